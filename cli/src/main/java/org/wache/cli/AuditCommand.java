@@ -1,0 +1,120 @@
+package org.wache.cli;
+
+import java.io.IOException;
+import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
+import java.nio.file.Path;
+import java.time.DateTimeException;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.Callable;
+import java.util.function.Function;
+import org.wache.audit.Audit;
+import org.wache.audit.AuditContext;
+import org.wache.audit.Auditor;
+import org.wache.audit.Verdict;
+import org.wache.audit.register.Register;
+import org.wache.channel.ChannelList;
+import org.wache.exchange.AuditReport;
+import org.wache.exchange.ContextFile;
+import org.wache.exchange.FileProblem;
+import org.wache.exchange.LicenceWords;
+import org.wache.exchange.ListFiles;
+import org.wache.licence.Holder;
+import org.wache.rulebook.Edition;
+import org.wache.rulebook.RulebookProblem;
+import org.wache.rulebook.RulebookReader;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+
+/** Audits a list file, without server or database. */
+@Command(name = "wache audit", mixinStandardHelpOptions = true, sortOptions = false,
+    description = "Holds a channel list against the rules. Exit status: 0 no channel on hold, 1 at least one, "
+        + "2 usage or a file that cannot be read.")
+final class AuditCommand implements Callable<Integer> {
+
+  @Parameters(paramLabel = "FILE", description = "The list, CSV or JSON.")
+  private Path file;
+
+  @Option(names = "--as", paramLabel = "LICENCES",
+      description = "Someone who carries the list: amateur:CLASS, gmrs or nobody, several with commas. May be repeated.")
+  private List<String> as = new ArrayList<>();
+
+  @Option(names = "--context", paramLabel = "FILE", description = "Holders, site and house rules as JSON.")
+  private Path contextFile;
+
+  @Option(names = "--on", paramLabel = "YYYY-MM-DD", description = "The day to audit for; today when absent.")
+  private String on;
+
+  @Option(names = "--rulebook", paramLabel = "ID", description = "The rulebook; us when absent.")
+  private String rulebook;
+
+  @Option(names = "--json", description = "Write the whole result as JSON.")
+  private boolean json;
+
+  @Override
+  public Integer call() {
+    ContextFile given = contextFile == null ? ContextFile.EMPTY : parsed(contextFile, ContextFile::read);
+    LocalDate day = on != null ? day(on) : given.on().orElseGet(LocalDate::now);
+    Edition edition = edition(rulebook != null ? rulebook : given.rulebook().orElse("us"), day);
+    ChannelList list = parsed(file, bytes -> ListFiles.read(bytes, name(file)));
+    Audit audit = auditor(given, day, edition).audit(list);
+    PrintStream out = new PrintStream(new java.io.FileOutputStream(java.io.FileDescriptor.out), false,
+        StandardCharsets.UTF_8);
+    out.print(json ? AuditReport.write(audit) : TextReport.write(audit));
+    out.flush();
+    return audit.counts().get(Verdict.HOLD) > 0 ? 1 : 0;
+  }
+
+  private Auditor auditor(ContextFile given, LocalDate day, Edition edition) {
+    try {
+      List<Holder> holders = new ArrayList<>(given.holders());
+      as.forEach(words -> holders.add(LicenceWords.holder(words, edition)));
+      if (holders.isEmpty()) {
+        holders.add(LicenceWords.holder(LicenceWords.NOBODY, edition));
+      }
+      return new Auditor(Register.ALL,
+          new AuditContext(edition, day, holders, given.site(), given.antenna(), given.houseRules()));
+    } catch (IllegalArgumentException e) {
+      throw new Unusable(e.getMessage());
+    }
+  }
+
+  private static Edition edition(String id, LocalDate day) {
+    try {
+      return RulebookReader.shipped(id).on(day);
+    } catch (RulebookProblem e) {
+      throw new Unusable(e.getMessage());
+    }
+  }
+
+  private static LocalDate day(String text) {
+    try {
+      return LocalDate.parse(text);
+    } catch (DateTimeException e) {
+      throw new Unusable("--on: “" + text + "” is no day; expected one such as 2026-11-25");
+    }
+  }
+
+  private static <T> T parsed(Path path, Function<byte[], T> reader) {
+    try {
+      return reader.apply(Files.readAllBytes(path));
+    } catch (FileProblem e) {
+      throw new Unusable(path + ": " + e.described());
+    } catch (NoSuchFileException e) {
+      throw new Unusable(path + ": line 0, column 0: there is no such file; expected a list as CSV or JSON");
+    } catch (IOException e) {
+      throw new Unusable(path + ": line 0, column 0: cannot be read (" + e.getMessage() + ")");
+    }
+  }
+
+  private static String name(Path path) {
+    String name = path.getFileName().toString();
+    int point = name.lastIndexOf('.');
+    return point > 0 ? name.substring(0, point) : name;
+  }
+}

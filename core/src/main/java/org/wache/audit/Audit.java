@@ -1,0 +1,103 @@
+package org.wache.audit;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.BitSet;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.wache.channel.Channel;
+import org.wache.channel.ChannelList;
+import org.wache.channel.Field;
+
+/** A list with what the audit says of each entry. Immutable. */
+public final class Audit {
+
+  private final Auditor auditor;
+  private final ChannelList list;
+  private final ListIndex index;
+  private final EntryAudit[] entries;
+
+  Audit(Auditor auditor, ChannelList list, ListIndex index, EntryAudit[] entries) {
+    this.auditor = auditor;
+    this.list = list;
+    this.index = index;
+    this.entries = entries;
+  }
+
+  public Auditor auditor() {
+    return auditor;
+  }
+
+  public ChannelList list() {
+    return list;
+  }
+
+  /** One for each entry, in the list's order. */
+  public List<EntryAudit> entries() {
+    return List.of(entries);
+  }
+
+  /** What it says of one entry; positions count from 0. */
+  public EntryAudit entry(int position) {
+    return entries[position];
+  }
+
+  /** How many entries came to each verdict. */
+  public Map<Verdict, Integer> counts() {
+    Map<Verdict, Integer> counts = new EnumMap<>(Verdict.class);
+    for (Verdict verdict : Verdict.values()) {
+      counts.put(verdict, 0);
+    }
+    for (EntryAudit entry : entries) {
+      counts.merge(entry.verdict(), 1, Integer::sum);
+    }
+    return counts;
+  }
+
+  /** What one entry would come to if it were changed, the others as they are. */
+  public EntryAudit tried(int position, Channel changed) {
+    return auditor.judge(new Entry(changed, position, list, index, auditor.context()));
+  }
+
+  /** The audit after one entry changed: it and the entries that depend on it are judged again, the rest is kept. */
+  public Audit with(int position, Channel changed) {
+    ChannelList newList = list.with(position, changed);
+    ListIndex newIndex = new ListIndex(newList.channels());
+    BitSet again = new BitSet(entries.length);
+    again.set(position);
+    index.relatives(entries[position].channel(), again::set);
+    newIndex.relatives(changed, again::set);
+    EntryAudit[] copy = Arrays.copyOf(entries, entries.length);
+    again.stream().forEach(i ->
+        copy[i] = auditor.judge(new Entry(newList.channels().get(i), i, newList, newIndex, auditor.context())));
+    return new Audit(auditor, newList, newIndex, copy);
+  }
+
+  /** What makes an entry legal for a holder; holders count as in the context. */
+  public Optional<Authority> authority(int position, int holder) {
+    return judgement(position, holder).route().map(Authorities::of);
+  }
+
+  /** What an entry comes to for a holder. */
+  public Judgement judgement(int position, int holder) {
+    return entries[position].judgements().get(auditor.profileOf(holder));
+  }
+
+  /** All findings of an entry: its own, then those of each set of licences. */
+  public List<Finding> findings(int position) {
+    return findings(entries[position]);
+  }
+
+  static List<Finding> findings(EntryAudit entry) {
+    List<Finding> all = new ArrayList<>(entry.own());
+    entry.judgements().forEach(judgement -> all.addAll(judgement.findings()));
+    return all;
+  }
+
+  /** The entry with a change applied. */
+  public Channel changed(int position, Map<Field, String> fields) {
+    return entries[position].channel().with(fields);
+  }
+}

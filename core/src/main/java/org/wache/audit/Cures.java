@@ -1,0 +1,77 @@
+package org.wache.audit;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.wache.channel.Channel;
+import org.wache.channel.Field;
+import org.wache.signal.Content;
+import org.wache.signal.Emission;
+import org.wache.signal.Frequency;
+
+/** Changes that several rules offer. */
+public final class Cures {
+
+  private static final List<String> VOICE = List.of("NFM", "FM", "USB", "LSB", "AM");
+  private static final List<String> DATA = List.of("DATA", "PKT");
+  private static final String NARROW_PACKET = "11K2F2D";
+  private static final long WIDE_STEP = 5_000;
+  private static final long FINE_STEP = 100;
+
+  private Cures() {}
+
+  /** The transmit frequency moved, and the receive frequency by as much. */
+  public static Change moved(String label, Channel channel, Frequency transmit) {
+    Frequency before = channel.transmit().orElseThrow();
+    Frequency receive = channel.receive().orElse(before);
+    return Change.frequencies(label, receive.plus(transmit.minus(before)), transmit);
+  }
+
+  /** Other modes that carry the same kind of message. */
+  public static List<Change> otherModes(Channel channel) {
+    Emission emission = channel.emission().orElseThrow();
+    List<String> modes = emission.is(Content.PHONE) ? VOICE : emission.is(Content.DATA) ? DATA : List.of();
+    return modes.stream().map(mode -> Change.mode("Use " + mode, mode)).toList();
+  }
+
+  /** The narrow form of an FM signal; nothing for others. */
+  public static List<Change> narrower(Channel channel) {
+    Emission emission = channel.emission().orElseThrow();
+    Emission narrow = org.wache.signal.Mode.NFM.emission();
+    if (emission.bandwidth() <= narrow.bandwidth()) {
+      return List.of();
+    }
+    if (emission.is(Content.FM)) {
+      return List.of(Change.mode("Use the narrow width", "NFM"));
+    }
+    return emission.kind().equals("F2D") ? List.of(Change.of("Use the narrow width", Field.EMISSION, NARROW_PACKET))
+        : List.of();
+  }
+
+  /**
+   * The signal moved by at least so many hertz (negative: down), in steps that its kind is tuned in: 5 kHz for FM, 100
+   * Hz for narrower signals.
+   */
+  public static Change shifted(Channel channel, long atLeast) {
+    long step = channel.emission().orElseThrow().oneSided() || channel.emission().get().bandwidth() < WIDE_STEP
+        ? FINE_STEP : WIDE_STEP;
+    Frequency now = channel.transmit().orElseThrow();
+    long wanted = now.hertz() + atLeast;
+    long onStep = atLeast < 0 ? Math.floorDiv(wanted, step) * step : -Math.floorDiv(-wanted, step) * step;
+    Frequency to = new Frequency(onStep);
+    return moved("Move to " + to, channel, to);
+  }
+
+  /** These changes and then listening only. */
+  public static List<Change> orListen(List<Change> changes) {
+    List<Change> all = new ArrayList<>(changes);
+    all.add(Change.listenOnly());
+    return all;
+  }
+
+  /** The repeater entry that hears one frequency and talks on another. */
+  public static Change pair(String label, Frequency receive, Frequency transmit) {
+    return new Change(label, Map.of(Field.RX_MHZ, receive.megahertz(), Field.TX_MHZ, transmit.megahertz(),
+        Field.USE, ""));
+  }
+}

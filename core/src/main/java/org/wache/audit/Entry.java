@@ -1,0 +1,97 @@
+package org.wache.audit;
+
+import java.util.List;
+import java.util.OptionalInt;
+import org.wache.channel.Channel;
+import org.wache.channel.ChannelList;
+import org.wache.rulebook.BandPlan;
+import org.wache.rulebook.Edition;
+import org.wache.rulebook.Service;
+import org.wache.rulebook.ToneTable;
+
+/** One entry in its list, before anyone in particular carries it. */
+public final class Entry {
+
+  private final Channel channel;
+  private final int position;
+  private final ChannelList list;
+  private final ListIndex index;
+  private final AuditContext context;
+  private List<Service> services;
+
+  Entry(Channel channel, int position, ChannelList list, ListIndex index, AuditContext context) {
+    this.channel = channel;
+    this.position = position;
+    this.list = list;
+    this.index = index;
+    this.context = context;
+  }
+
+  public Channel channel() {
+    return channel;
+  }
+
+  /** Its place in the list, from 0. */
+  public int position() {
+    return position;
+  }
+
+  /** The list it stands in. */
+  public ChannelList list() {
+    return list;
+  }
+
+  public AuditContext context() {
+    return context;
+  }
+
+  public Edition edition() {
+    return context.edition();
+  }
+
+  public BandPlan plan() {
+    return context.edition().plan();
+  }
+
+  public ToneTable tones() {
+    return context.edition().tones();
+  }
+
+  /** The services to which the transmit frequency belongs; none for a listening entry. */
+  public List<Service> services() {
+    if (services == null) {
+      services = channel.transmit().isPresent() ? edition().servicesAt(channel.transmit().get()) : List.of();
+    }
+    return services;
+  }
+
+  /** The position of another entry with the same number. */
+  public OptionalInt sameNumber() {
+    return index.sameNumber(channel, position);
+  }
+
+  /** The position of the first other entry that is the same on the air: frequencies and tones. */
+  public OptionalInt sameOnAir() {
+    return index.sameOnAir(channel, position);
+  }
+
+  /** The position of the first other entry on the same frequencies with other tones. */
+  public OptionalInt otherTones() {
+    return index.otherTones(channel, position);
+  }
+
+  /** How a message calls another entry of the list; made into text when the message is. */
+  public Object named(int other) {
+    return new Object() {
+      @Override
+      public String toString() {
+        return nameOf(list.channels().get(other), other);
+      }
+    };
+  }
+
+  private static String nameOf(Channel there, int position) {
+    String number = there.number().isEmpty() ? "entry " + (position + 1) : "number " + there.number();
+    return there.name().isEmpty() ? number : number + " (" + there.name() + ")";
+  }
+}

@@ -1,0 +1,10 @@
+package org.wache.audit;
+
+import java.util.List;
+
+/** A check of an entry that is the same whoever carries it. */
+public interface EntryRule extends Rule {
+
+  /** What it finds; an empty list when all is well. */
+  List<Finding> on(Entry entry);
+}

@@ -1,0 +1,39 @@
+package org.wache.audit;
+
+import java.util.Optional;
+import java.util.OptionalInt;
+
+/**
+ * What a group has settled for itself.
+ *
+ * @param directTones tones on direct channels; empty when not settled
+ * @param maxTimeoutS longest time-out in seconds
+ * @param twoMetreRasterKhz 15 or 20
+ * @param keyedTogether whether the list is used at one site at one time
+ */
+public record HouseRules(Optional<DirectTones> directTones, OptionalInt maxTimeoutS, OptionalInt twoMetreRasterKhz,
+    boolean keyedTogether) {
+
+  /** Nothing settled. */
+  public static final HouseRules NONE =
+      new HouseRules(Optional.empty(), OptionalInt.empty(), OptionalInt.empty(), false);
+
+  /** The two schools. */
+  public enum DirectTones {
+    /** Receivers stay open and hear everyone. */
+    OPEN("open"),
+    /** The same tone is sent and opened on. */
+    SAME_BOTH_WAYS("same-both-ways");
+
+    private final String text;
+
+    DirectTones(String text) {
+      this.text = text;
+    }
+
+    /** As written in a context. */
+    public String text() {
+      return text;
+    }
+  }
+}

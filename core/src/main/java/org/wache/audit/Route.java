@@ -1,0 +1,160 @@
+package org.wache.audit;
+
+import java.util.List;
+import java.util.Optional;
+import org.wache.channel.Channel;
+import org.wache.channel.Use;
+import org.wache.rulebook.BandService;
+import org.wache.rulebook.FixedChannel;
+import org.wache.rulebook.PlanRow;
+import org.wache.rulebook.PlanUse;
+import org.wache.rulebook.PowerLimit;
+import org.wache.rulebook.Room;
+import org.wache.rulebook.Service;
+import org.wache.rulebook.WidthLimit;
+import org.wache.signal.Emission;
+import org.wache.signal.Frequency;
+import org.wache.signal.Span;
+
+/**
+ * One way in which a holder could use an entry: a service, and the licence for it. Only made for entries that transmit
+ * with a known emission.
+ */
+public final class Route {
+
+  private final Entry entry;
+  private final Service service;
+  private final Held held;
+  private final Frequency transmit;
+  private final Emission emission;
+  private final Span occupied;
+  private final boolean channelised;
+  private final Optional<FixedChannel> channel;
+  private final Optional<Room> room;
+  private final Optional<PlanRow> planRow;
+
+  Route(Entry entry, Service service, Held held) {
+    this.entry = entry;
+    this.service = service;
+    this.held = held;
+    this.transmit = entry.channel().transmit().orElseThrow();
+    this.emission = entry.channel().emission().orElseThrow();
+    this.occupied = entry.channel().occupied().orElseThrow();
+    this.channelised = service.isChannelised(transmit);
+    this.channel = channelised ? service.channelAt(transmit, emission.oneSided()) : Optional.empty();
+    this.room = service.room(held.classIndex(), emission, transmit);
+    this.planRow = service.id().equals(entry.plan().service()) ? entry.plan().rowAt(transmit) : Optional.empty();
+  }
+
+  public Entry entry() {
+    return entry;
+  }
+
+  /** The entry's channel. */
+  public Channel on() {
+    return entry.channel();
+  }
+
+  public Service service() {
+    return service;
+  }
+
+  Optional<String> serviceId() {
+    return Optional.of(service.id());
+  }
+
+  /** The licence used. */
+  public Held held() {
+    return held;
+  }
+
+  /** The name of the class used, in a service with classes. */
+  public Optional<String> licenceClass() {
+    return service.traits().classes().isEmpty()
+        ? Optional.empty() : Optional.of(service.traits().classes().get(held.classIndex()));
+  }
+
+  public Frequency transmit() {
+    return transmit;
+  }
+
+  public Emission emission() {
+    return emission;
+  }
+
+  /** What the signal fills. */
+  public Span occupied() {
+    return occupied;
+  }
+
+  /** Whether only fixed channels may be used there. */
+  public boolean channelised() {
+    return channelised;
+  }
+
+  /** The fixed channel it stands on. */
+  public Optional<FixedChannel> channel() {
+    return channel;
+  }
+
+  /** The contiguous span this holder may fill with this emission, when the transmit frequency is in one. */
+  public Optional<Room> room() {
+    return room;
+  }
+
+  /** Whether it stands on a channel, where one is needed, so that channel's terms can be held against it. */
+  public boolean placed() {
+    return !channelised || channel.isPresent();
+  }
+
+  /** The limit of power. */
+  public Optional<PowerLimit> powerLimit() {
+    return placed() ? service.powerLimit(held.classIndex(), emission, transmit) : Optional.empty();
+  }
+
+  /** The limit of width. */
+  public Optional<WidthLimit> widthLimit() {
+    return placed() ? service.widthLimit(emission, transmit) : Optional.empty();
+  }
+
+  /** The band plan's row for the transmit frequency, in the service the plan is for. */
+  public Optional<PlanRow> planRow() {
+    return planRow;
+  }
+
+  /** Whether the band plan speaks of this service. */
+  public boolean planned() {
+    return service.id().equals(entry.plan().service());
+  }
+
+  /** The band plan's rows for the receive frequency, in the service the plan is for. */
+  public List<PlanRow> receiveRows() {
+    return planned() && on().receive().isPresent() ? entry.plan().at(on().receive().get()) : List.of();
+  }
+
+  /** Whether both directions lie in satellite parts of the plan: then the other station is in orbit, no repeater. */
+  public boolean viaSatellite() {
+    return planRow.isPresent() && planRow.get().uses().contains(PlanUse.SATELLITE)
+        && receiveRows().stream().anyMatch(row -> row.uses().contains(PlanUse.SATELLITE));
+  }
+
+  /** Whether it talks through a repeater. */
+  public boolean throughRepeater() {
+    return on().use() == Use.REPEATER && !viaSatellite();
+  }
+
+  /** This service as one with bands. */
+  public Optional<BandService> bands() {
+    return service instanceof BandService bands ? Optional.of(bands) : Optional.empty();
+  }
+
+  /** A section with the name of the law before it. */
+  public String cite(String section) {
+    return entry.edition().cite(section);
+  }
+
+  /** The name of the band or channel for messages. */
+  public String place() {
+    return service.placeName(transmit);
+  }
+}

@@ -1,0 +1,25 @@
+package org.wache.audit;
+
+import java.util.Locale;
+
+/** The rules by the names that findings carry. */
+public enum Slug {
+  UNREADABLE, FREQUENCY_IMPLAUSIBLE, DUPLICATE_NUMBER, DUPLICATE_CHANNEL, TIMEOUT_OFF, TIMEOUT_LONG,
+  NO_SERVICE, NOT_LICENSED, OFF_CHANNEL, CLASS_TOO_LOW, EMISSION_NOT_ALLOWED, EDGE_OVERRUN, EDGE_CLOSE, BANDWIDTH_OVER,
+  POWER_OVER, POWER_UNKNOWN, REPEATER_NOT_ALLOWED, REPEATER_INPUT_ONLY, CHANNEL_RESTRICTED, LICENCE_EXPIRED,
+  LICENCE_EXPIRING, OUTSIDE_AUTHORISATION, PLACE_UNKNOWN, HIDDEN_MEANING,
+  PLAN_USE, OFFSET_UNUSUAL, REVERSED_PAIR, OFF_RASTER, SIDEBAND_HABIT,
+  CALLING_TONE, ACCESS_TONE_MISSING, TONE_UNKNOWN, TONE_MISMATCH, TONE_DEFAULT, TONE_CLASH;
+
+  private final String text = name().toLowerCase(Locale.ROOT).replace('_', '-');
+
+  /** As written in results: {@code edge-overrun}. */
+  public String text() {
+    return text;
+  }
+
+  @Override
+  public String toString() {
+    return text;
+  }
+}

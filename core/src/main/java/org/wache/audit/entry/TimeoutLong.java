@@ -1,0 +1,48 @@
+package org.wache.audit.entry;
+
+import java.util.List;
+import java.util.OptionalInt;
+import org.wache.audit.Change;
+import org.wache.audit.Entry;
+import org.wache.audit.EntryRule;
+import org.wache.audit.Finding;
+import org.wache.audit.RulePage;
+import org.wache.audit.Slug;
+import org.wache.audit.Sum;
+import org.wache.channel.Field;
+
+/** The time-out is longer than the group settled for. */
+public final class TimeoutLong implements EntryRule {
+
+  @Override
+  public Slug slug() {
+    return Slug.TIMEOUT_LONG;
+  }
+
+  @Override
+  public RulePage page() {
+    return new RulePage("The time-out is longer than the house rule",
+        "The group has settled for a longest time-out, and this entry exceeds it. Without such a house rule nothing is"
+            + " said. The examples are held against a house rule of 180 s.",
+        "Set the time-out to the house rule.",
+        RulePage.entry("amateur:technician", "rx_mhz=146.550 tx_mhz=146.550 mode=FM power_w=5 timeout_s=600"),
+        RulePage.entry("amateur:technician", "rx_mhz=146.550 tx_mhz=146.550 mode=FM power_w=5 timeout_s=120"));
+  }
+
+  @Override
+  public List<Finding> on(Entry entry) {
+    OptionalInt timeout = entry.channel().timeout();
+    OptionalInt most = entry.context().houseRules().maxTimeoutS();
+    if (timeout.isEmpty() || most.isEmpty() || timeout.getAsInt() <= most.getAsInt()
+        || entry.channel().transmit().isEmpty()) {
+      return List.of();
+    }
+    return List.of(Finding.query(Slug.TIMEOUT_LONG)
+        .message("Times out after %d s; the house rule is %d s.", timeout.getAsInt(), most.getAsInt())
+        .working(() -> Sum.of(Integer.toString(timeout.getAsInt()), "s", "time-out")
+            .limit(Integer.toString(most.getAsInt()), "s", "house rule"))
+        .source("house rule")
+        .cures(() -> List.of(Change.of("Time out after " + most.getAsInt() + " s", Field.TIMEOUT_S,
+            Integer.toString(most.getAsInt())))));
+  }
+}

@@ -1,0 +1,43 @@
+package org.wache.audit.entry;
+
+import java.util.List;
+import org.wache.audit.Change;
+import org.wache.audit.Entry;
+import org.wache.audit.EntryRule;
+import org.wache.audit.Finding;
+import org.wache.audit.RulePage;
+import org.wache.audit.Slug;
+import org.wache.channel.Field;
+
+/** The time-out timer is off: a radio wedged in a seat keys until the battery is flat. */
+public final class TimeoutOff implements EntryRule {
+
+  private static final int USUAL_SECONDS = 180;
+
+  @Override
+  public Slug slug() {
+    return Slug.TIMEOUT_OFF;
+  }
+
+  @Override
+  public RulePage page() {
+    return new RulePage("The time-out timer is off",
+        "A radio with a stuck key blocks the channel for everyone until its battery is flat.",
+        "Set a time-out: 60 s where messages are short, up to 180 s for fleets.",
+        RulePage.entry("amateur:technician", "rx_mhz=146.550 tx_mhz=146.550 mode=FM power_w=5 timeout_s=0"),
+        RulePage.entry("amateur:technician", "rx_mhz=146.550 tx_mhz=146.550 mode=FM power_w=5 timeout_s=180"));
+  }
+
+  @Override
+  public List<Finding> on(Entry entry) {
+    if (entry.channel().transmit().isEmpty() || entry.channel().timeout().orElse(1) != 0) {
+      return List.of();
+    }
+    int seconds = Math.min(USUAL_SECONDS, entry.context().houseRules().maxTimeoutS().orElse(USUAL_SECONDS));
+    return List.of(Finding.query(Slug.TIMEOUT_OFF)
+        .message("The time-out timer is off; a stuck key blocks the channel.")
+        .source("common practice")
+        .cures(() -> List.of(Change.of("Time out after " + seconds + " s", Field.TIMEOUT_S,
+            Integer.toString(seconds)))));
+  }
+}

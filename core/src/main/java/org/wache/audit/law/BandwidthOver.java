@@ -1,0 +1,50 @@
+package org.wache.audit.law;
+
+import java.util.List;
+import java.util.Optional;
+import org.wache.audit.Cures;
+import org.wache.audit.Finding;
+import org.wache.audit.Route;
+import org.wache.audit.RouteRule;
+import org.wache.audit.RulePage;
+import org.wache.audit.Slug;
+import org.wache.audit.Sum;
+import org.wache.audit.Words;
+import org.wache.rulebook.WidthLimit;
+import org.wache.signal.Frequency;
+
+/** Wider than the service allows there. */
+public final class BandwidthOver implements RouteRule {
+
+  @Override
+  public Slug slug() {
+    return Slug.BANDWIDTH_OVER;
+  }
+
+  @Override
+  public RulePage page() {
+    return new RulePage("Wider than the channel allows",
+        "The necessary bandwidth exceeds the limit: FRS is always narrow, so are the 467 MHz interstitial channels of"
+            + " GMRS and three of the MURS channels, and land mobile has been since 2013.",
+        "Use the narrow width.",
+        RulePage.entry("nobody", "rx_mhz=462.5625 tx_mhz=462.5625 mode=FM power_w=0.5"),
+        RulePage.entry("nobody", "rx_mhz=462.5625 tx_mhz=462.5625 mode=NFM power_w=0.5"));
+  }
+
+  @Override
+  public List<Finding> on(Route route) {
+    Optional<WidthLimit> limit = route.widthLimit();
+    if (limit.isEmpty() || route.emission().bandwidth() <= limit.get().hertz()) {
+      return List.of();
+    }
+    String width = Frequency.kilohertz(route.emission().bandwidth());
+    String most = Frequency.kilohertz(limit.get().hertz());
+    long over = route.emission().bandwidth() - limit.get().hertz();
+    return List.of(Finding.hold(Slug.BANDWIDTH_OVER, route)
+        .message("%s is %s kHz wide; %s allows %s kHz.", Words.emission(route.on()), width, route.place(), most)
+        .working(() -> Sum.of(width, "kHz", "necessary bandwidth of " + route.emission())
+            .limit(most, "kHz", "widest on " + route.place()).rest(Words.length(over), "", "over"))
+        .source(route.cite(limit.get().source()))
+        .cures(() -> Cures.orListen(Cures.narrower(route.on()))));
+  }
+}

@@ -1,0 +1,41 @@
+package org.wache.audit.law;
+
+import java.util.List;
+import java.util.Optional;
+import org.wache.audit.Change;
+import org.wache.audit.Finding;
+import org.wache.audit.Route;
+import org.wache.audit.RouteRule;
+import org.wache.audit.RulePage;
+import org.wache.audit.Slug;
+import org.wache.rulebook.FixedChannel;
+import org.wache.rulebook.Restriction;
+
+/** A channel or part of a band that the law keeps for something else. */
+public final class ChannelRestricted implements RouteRule {
+
+  @Override
+  public Slug slug() {
+    return Slug.CHANNEL_RESTRICTED;
+  }
+
+  @Override
+  public RulePage page() {
+    return new RulePage("Kept for something else by law",
+        "The channel is for emergencies, for remote control or for fixed links, and not for ordinary traffic.",
+        "Listen only, or use another channel.",
+        RulePage.entry("nobody", "rx_mhz=27.065 tx_mhz=27.065 mode=AM power_w=4"),
+        RulePage.entry("nobody", "rx_mhz=27.185 tx_mhz=27.185 mode=AM power_w=4"));
+  }
+
+  @Override
+  public List<Finding> on(Route route) {
+    Optional<Restriction> restriction = route.channel().isPresent()
+        ? route.channel().flatMap(FixedChannel::restricted)
+        : route.bands().flatMap(bands -> bands.restriction(route.transmit()));
+    return restriction.map(kept -> List.of(Finding.hold(Slug.CHANNEL_RESTRICTED, route)
+        .message("%s (%s) is kept for %s.", route.transmit(), route.place(), kept.purpose())
+        .source(route.cite(kept.source()))
+        .cures(() -> List.of(Change.listenOnly())))).orElse(List.of());
+  }
+}

@@ -1,0 +1,94 @@
+package org.wache.audit.law;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.wache.audit.Change;
+import org.wache.audit.Cures;
+import org.wache.audit.Finding;
+import org.wache.audit.Overrun;
+import org.wache.audit.Route;
+import org.wache.audit.RouteRule;
+import org.wache.audit.RulePage;
+import org.wache.audit.Slug;
+import org.wache.audit.Sum;
+import org.wache.audit.Words;
+import org.wache.channel.Channel;
+import org.wache.rulebook.FixedChannel;
+import org.wache.rulebook.Room;
+import org.wache.signal.Span;
+
+/**
+ * The transmit frequency is inside what the holder may use, but part of the signal is not. A signal is its whole
+ * occupied span, not its dial frequency: 47 CFR 97.307(b).
+ */
+public final class EdgeOverrun implements RouteRule {
+
+  private static final String SECTION = "97.307(b)";
+
+  @Override
+  public Slug slug() {
+    return Slug.EDGE_OVERRUN;
+  }
+
+  @Override
+  public RulePage page() {
+    return new RulePage("The signal reaches over an edge",
+        "The dial frequency is inside, but the signal is wider than its dial frequency, and all of it has to stay inside"
+            + " the band or the part that the holder may use.",
+        "Move away from the edge, or use a narrower signal.",
+        RulePage.entry("amateur:technician", "rx_mhz=147.995 tx_mhz=147.995 mode=FM power_w=5"),
+        RulePage.entry("amateur:technician", "rx_mhz=147.990 tx_mhz=147.990 mode=FM power_w=5"));
+  }
+
+  @Override
+  public List<Finding> on(Route route) {
+    if (route.channel().isPresent()) {
+      return onChannel(route, route.channel().get());
+    }
+    Optional<Room> room = route.room();
+    if (room.isEmpty() || room.get().span().contains(route.occupied())) {
+      return List.of();
+    }
+    Overrun over = Overrun.of(route.occupied(), room.get().span());
+    return List.of(Finding.hold(Slug.EDGE_OVERRUN, route)
+        .message("The signal reaches %s past %s.", Words.length(over.over()), over.edgeName(route, room.get()))
+        .working(() -> over.working(route, room.get()))
+        .source(route.cite(SECTION))
+        .cures(() -> cures(route, room.get().span(), over)));
+  }
+
+  private static List<Finding> onChannel(Route route, FixedChannel channel) {
+    if (channel.room().isEmpty() || channel.room().get().contains(route.occupied())
+        || route.emission().bandwidth() > channel.width().hertz()) { // too wide is said by another rule
+      return List.of();
+    }
+    Overrun over = Overrun.of(route.occupied(), channel.room().get());
+    return List.of(Finding.hold(Slug.EDGE_OVERRUN, route)
+        .message("The signal reaches %s out of the channel %s: the voice there is upper sideband.",
+            Words.length(over.over()), channel.name())
+        .working(() -> Sum.of(route.transmit(), "talks on")
+            .plus(over.reach().minus(route.transmit()), "far side of " + route.emission())
+            .gives(over.reach(), "reaches").limit(over.edge(), "end of the channel"))
+        .source(route.cite(channel.source()))
+        .cures(() -> Cures.orListen(List.of(Change.mode("Use USB", "USB")))));
+  }
+
+  private static List<Change> cures(Route route, Span room, Overrun over) {
+    List<Change> cures = new ArrayList<>();
+    long inward = over.atTop() ? -over.over() : over.over();
+    List<Change> narrower = Cures.narrower(route.on());
+    cures.addAll(narrower);
+    if (room.length() >= route.occupied().length()) {
+      cures.add(Cures.shifted(route.on(), inward));
+    }
+    for (Change narrow : narrower) {
+      Channel narrowed = route.on().with(narrow.fields());
+      Overrun left = Overrun.of(narrowed.occupied().orElseThrow(), room);
+      if (left.over() > 0) {
+        cures.add(narrow.and(Cures.shifted(narrowed, left.atTop() ? -left.over() : left.over())));
+      }
+    }
+    return Cures.orListen(cures);
+  }
+}

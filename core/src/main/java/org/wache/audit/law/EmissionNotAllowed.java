@@ -1,0 +1,70 @@
+package org.wache.audit.law;
+
+import java.util.List;
+import org.wache.audit.Cures;
+import org.wache.audit.Finding;
+import org.wache.audit.Route;
+import org.wache.audit.RouteRule;
+import org.wache.audit.RulePage;
+import org.wache.audit.Slug;
+import org.wache.audit.Words;
+import org.wache.rulebook.AuthorisedService;
+import org.wache.rulebook.BandService;
+import org.wache.rulebook.Grant;
+
+/** No class or licensee of the service may use this kind of emission there. */
+public final class EmissionNotAllowed implements RouteRule {
+
+  @Override
+  public Slug slug() {
+    return Slug.EMISSION_NOT_ALLOWED;
+  }
+
+  @Override
+  public RulePage page() {
+    return new RulePage("This kind of emission is not allowed there",
+        "Whatever the class of the licence: the part of the band, or the channel, is for other kinds of emission. Voice"
+            + " in a data part, FM in a CW-only part, digital voice on personal-radio channels, wide FM below 29 MHz.",
+        "Use a mode that is allowed there, or a frequency where this one is.",
+        RulePage.entry("amateur:extra", "rx_mhz=144.050 tx_mhz=144.050 mode=FM power_w=5"),
+        RulePage.entry("amateur:extra", "rx_mhz=144.050 tx_mhz=144.050 mode=CW power_w=5"));
+  }
+
+  @Override
+  public List<Finding> on(Route route) {
+    if (!route.placed() || route.service() instanceof AuthorisedService) {
+      return List.of();
+    }
+    int allowed = allowed(route);
+    if ((allowed & route.emission().contents()) != 0) {
+      return List.of();
+    }
+    return List.of(Finding.hold(Slug.EMISSION_NOT_ALLOWED, route)
+        .message("%s is not allowed on %s (%s): it is for %s.", Words.emission(route.on()), route.transmit(),
+            route.place(), Words.contents(allowed))
+        .source(source(route))
+        .cures(() -> Cures.orListen(Cures.otherModes(route.on()))));
+  }
+
+  private static int allowed(Route route) {
+    if (route.channel().isPresent()) {
+      return route.channel().get().allow();
+    }
+    return route.bands().map(bands -> bits(bands, route)).orElse(-1);
+  }
+
+  private static int bits(BandService bands, Route route) {
+    int bits = 0;
+    for (Grant grant : bands.grantsAt(route.transmit())) {
+      bits |= grant.allow();
+    }
+    return bits;
+  }
+
+  private static String source(Route route) {
+    String section = route.bands().map(bands -> bands.grantsAt(route.transmit()))
+        .filter(grants -> !grants.isEmpty()).map(grants -> grants.get(0).source())
+        .orElse(route.service().traits().emissionSource());
+    return route.cite(section);
+  }
+}

@@ -1,0 +1,46 @@
+package org.wache.audit.law;
+
+import java.util.List;
+import java.util.Optional;
+import org.wache.audit.Change;
+import org.wache.audit.Finding;
+import org.wache.audit.LicenceTime;
+import org.wache.audit.Route;
+import org.wache.audit.RouteRule;
+import org.wache.audit.RulePage;
+import org.wache.audit.Slug;
+import org.wache.licence.Licence;
+
+/** The licence of the route has ended on the audit's day. */
+public final class LicenceExpired implements RouteRule {
+
+  @Override
+  public Slug slug() {
+    return Slug.LICENCE_EXPIRED;
+  }
+
+  @Override
+  public RulePage page() {
+    return new RulePage("The licence has ended",
+        "On the day of the audit the licence is past its last day. An amateur licence may still be renewed for two years"
+            + " (47 CFR 97.21), but until it is, its holder may not transmit. The examples are held against a licence"
+            + " that ended the day before.",
+        "Renew the licence; until then, listen only.",
+        RulePage.entry("amateur:technician", "rx_mhz=146.550 tx_mhz=146.550 mode=FM power_w=5"),
+        RulePage.entry("amateur:technician", "rx_mhz=146.550 mode=FM"));
+  }
+
+  @Override
+  public List<Finding> on(Route route) {
+    Optional<Licence> licence = route.held().licence();
+    if (licence.isEmpty() || !LicenceTime.expired(licence.get(), route.entry().context().on())) {
+      return List.of();
+    }
+    return List.of(Finding.hold(Slug.LICENCE_EXPIRED, route)
+        .message("The %s licence%s ended on %s.", route.service().title(), LicenceExpiring.callSign(licence.get()),
+            LicenceExpiring.DAY.format(licence.get().expires().get()))
+        .working(() -> LicenceExpiring.working(licence.get(), route.entry().context().on()))
+        .source(route.cite(route.service().id().equals("amateur") ? "97.21" : route.service().traits().part()))
+        .cures(() -> List.of(Change.listenOnly())));
+  }
+}

@@ -1,0 +1,161 @@
+package org.wache.audit.law;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.wache.audit.Change;
+import org.wache.audit.Cures;
+import org.wache.audit.Finding;
+import org.wache.audit.Reckoned;
+import org.wache.audit.Route;
+import org.wache.audit.RouteRule;
+import org.wache.audit.RulePage;
+import org.wache.audit.Slug;
+import org.wache.audit.Sum;
+import org.wache.audit.Words;
+import org.wache.channel.Field;
+import org.wache.licence.AuthorisationLine;
+import org.wache.licence.Licence;
+import org.wache.licence.Place;
+import org.wache.rulebook.AuthorisedService;
+import org.wache.rulebook.Measure;
+import org.wache.rulebook.PowerLimit;
+import org.wache.signal.Frequency;
+import org.wache.signal.Mode;
+import org.wache.signal.Watts;
+
+/** Land mobile: no line of the licence covers frequency, emission, power and place. */
+public final class OutsideAuthorisation implements RouteRule {
+
+  /** Narrow FM of ±2.5 kHz is filed as 11K0 or as 11K2: 2·3 + 2·2.5 = 11.0 kHz. */
+  private static final long NARROW_ON_PAPER = 11_000;
+  private static final double OUTPUT_TOLERANCE = 1e-9;
+
+  /** One way in which a line does not cover the entry. */
+  private record Failure(String part, Sum working, List<Change> cures) {}
+
+  @Override
+  public Slug slug() {
+    return Slug.OUTSIDE_AUTHORISATION;
+  }
+
+  @Override
+  public RulePage page() {
+    return new RulePage("No line of the licence covers it",
+        "A land mobile licence lists frequencies, each with an emission, a power and an area. An entry is legal only"
+            + " where one line covers all of them. The examples are held against a licence with one line: 451.800 MHz,"
+            + " 11K2F3E, 5 W.",
+        "Use what the line says, or have the licence modified; until then, listen only.",
+        RulePage.entry("land-mobile", "rx_mhz=451.800 tx_mhz=451.800 mode=NFM power_w=25"),
+        RulePage.entry("land-mobile", "rx_mhz=451.800 tx_mhz=451.800 mode=NFM power_w=5"));
+  }
+
+  @Override
+  public List<Finding> on(Route route) {
+    if (!(route.service() instanceof AuthorisedService service)) {
+      return List.of();
+    }
+    Licence licence = route.held().licence().orElseThrow();
+    List<AuthorisationLine> there = licence.lines().stream()
+        .filter(line -> line.frequency().equals(route.transmit())).toList();
+    if (there.isEmpty()) {
+      return List.of(Finding.hold(Slug.OUTSIDE_AUTHORISATION, route)
+          .message("%s is on no line of the licence%s.", route.transmit(), LicenceExpiring.callSign(licence))
+          .working(() -> working(route, licence))
+          .source(route.cite(service.source()))
+          .cures(() -> List.of(Change.listenOnly())));
+    }
+    List<Failure> fewest = there.stream().map(line -> failures(route, line))
+        .min(Comparator.comparingInt(List::size)).orElseThrow();
+    return fewest.stream().map(failure -> Finding.hold(Slug.OUTSIDE_AUTHORISATION, route)
+        .message("The licence%s does not cover %s.", LicenceExpiring.callSign(licence), failure.part())
+        .working(failure::working)
+        .source(route.cite(service.source()))
+        .cures(() -> Cures.orListen(failure.cures()))).toList();
+  }
+
+  /** The output that the licence's line for this frequency allows. */
+  static Optional<PowerLimit> outputLimit(Route route) {
+    if (!(route.service() instanceof AuthorisedService service)) {
+      return Optional.empty();
+    }
+    return route.held().licence().stream().flatMap(licence -> licence.lines().stream())
+        .filter(line -> line.frequency().equals(route.transmit()))
+        .flatMap(line -> line.output().stream())
+        .findFirst().map(output -> new PowerLimit(output, Measure.OUTPUT, service.source()));
+  }
+
+  private static Sum working(Route route, Licence licence) {
+    Sum sum = Sum.of(route.transmit(), "talks on");
+    return licence.lines().stream()
+        .min(Comparator.comparingLong(line -> Math.abs(line.frequency().minus(route.transmit()))))
+        .map(line -> sum.limit(line.frequency(), "nearest line of the licence")).orElse(sum);
+  }
+
+  private static List<Failure> failures(Route route, AuthorisationLine line) {
+    List<Failure> failures = new ArrayList<>();
+    emission(route, line).ifPresent(failures::add);
+    output(route, line).ifPresent(failures::add);
+    erp(route, line).ifPresent(failures::add);
+    place(route, line).ifPresent(failures::add);
+    return failures;
+  }
+
+  private static Optional<Failure> emission(Route route, AuthorisationLine line) {
+    String kind = route.emission().kind().substring(0, 3);
+    if (!line.emission().kind().startsWith(kind)) {
+      return Optional.of(new Failure("the emission " + Words.emission(route.on()) + ": the line says "
+          + line.emission(), Sum.NONE, Cures.otherModes(route.on())));
+    }
+    boolean narrowByMode = route.on().emissionFromMode() && route.on().mode().orElseThrow() == Mode.NFM;
+    long width = narrowByMode ? NARROW_ON_PAPER : route.emission().bandwidth();
+    if (width <= line.emission().bandwidth()) {
+      return Optional.empty();
+    }
+    Sum sum = Sum.of(Frequency.kilohertz(width), "kHz", "necessary bandwidth of " + route.emission())
+        .limit(Frequency.kilohertz(line.emission().bandwidth()), "kHz", "the line's " + line.emission());
+    return Optional.of(new Failure("a signal " + Frequency.kilohertz(width) + " kHz wide: the line says "
+        + line.emission(), sum, Cures.narrower(route.on())));
+  }
+
+  private static Optional<Failure> output(Route route, AuthorisationLine line) {
+    Optional<Watts> power = route.on().power();
+    if (power.isEmpty() || line.output().isEmpty()
+        || power.get().value() <= line.output().get().value() * (1 + OUTPUT_TOLERANCE)) {
+      return Optional.empty();
+    }
+    Sum sum = Sum.of(power.get().number(), "W", "transmitter output")
+        .limit(line.output().get().number(), "W", "the line's output");
+    return Optional.of(new Failure(power.get() + " output: the line says " + line.output().get(), sum,
+        List.of(Change.of("Use " + line.output().get(), Field.POWER_W, line.output().get().number()))));
+  }
+
+  private static Optional<Failure> erp(Route route, AuthorisationLine line) {
+    Optional<Watts> power = route.on().power();
+    if (power.isEmpty() || line.erp().isEmpty()) {
+      return Optional.empty();
+    }
+    PowerLimit limit = new PowerLimit(line.erp().get(), Measure.ERP, "");
+    Reckoned reckoned = Reckoned.of(route, power.get(), limit);
+    if (!reckoned.over()) {
+      return Optional.empty();
+    }
+    Watts most = reckoned.mostOutput();
+    return Optional.of(new Failure(reckoned.power() + " ERP: the line says " + line.erp().get(),
+        reckoned.sum().limit(line.erp().get().number(), "W", "the line's ERP"),
+        List.of(Change.of("Use " + most, Field.POWER_W, most.number()))));
+  }
+
+  private static Optional<Failure> place(Route route, AuthorisationLine line) {
+    Optional<Place> site = route.entry().context().site();
+    if (site.isEmpty() || line.area().isEmpty() || line.area().get().contains(site.get())) {
+      return Optional.empty();
+    }
+    String distance = String.format(Locale.ROOT, "%.1f", line.area().get().distanceKm(site.get()));
+    String radius = String.format(Locale.ROOT, "%.1f", line.area().get().radiusKm());
+    return Optional.of(new Failure("the place: it is " + distance + " km from the middle of an area of " + radius + " km",
+        Sum.of(distance, "km", "from the middle of the area").limit(radius, "km", "radius of the area"), List.of()));
+  }
+}

@@ -1,0 +1,60 @@
+package org.wache.audit.law;
+
+import java.util.List;
+import java.util.Optional;
+import org.wache.audit.Change;
+import org.wache.audit.Cures;
+import org.wache.audit.Finding;
+import org.wache.audit.Reckoned;
+import org.wache.audit.Route;
+import org.wache.audit.RouteRule;
+import org.wache.audit.RulePage;
+import org.wache.audit.Slug;
+import org.wache.audit.Words;
+import org.wache.channel.Field;
+import org.wache.rulebook.PowerLimit;
+import org.wache.signal.Watts;
+
+/** Output, PEP, ERP or EIRP above the limit. */
+public final class PowerOver implements RouteRule {
+
+  @Override
+  public Slug slug() {
+    return Slug.POWER_OVER;
+  }
+
+  @Override
+  public RulePage page() {
+    return new RulePage("More power than allowed",
+        "The power, in the measure that the limit is given in, exceeds it. Radiated power is output less feed loss plus"
+            + " antenna gain; where nothing is known of the antenna, a half-wave dipole without a line is assumed and"
+            + " said.",
+        "Use less power: from 8 W to 5 W is 2 dB, nothing that anyone notices.",
+        RulePage.entry("gmrs", "rx_mhz=467.5625 tx_mhz=467.5625 mode=NFM power_w=5"),
+        RulePage.entry("gmrs", "rx_mhz=467.5625 tx_mhz=467.5625 mode=NFM power_w=0.5"));
+  }
+
+  @Override
+  public List<Finding> on(Route route) {
+    Optional<Watts> output = route.on().power();
+    Optional<PowerLimit> limit = output.isPresent() ? route.powerLimit() : Optional.empty();
+    if (limit.isEmpty()) {
+      return List.of();
+    }
+    Reckoned reckoned = Reckoned.of(route, output.get(), limit.get());
+    if (!reckoned.over()) {
+      return List.of();
+    }
+    String measure = limit.get().measure().words();
+    return List.of(Finding.hold(Slug.POWER_OVER, route)
+        .message("%s %s is above the %s that %s allows%s.", reckoned.power(), measure, limit.get().watts(),
+            route.place(), route.licenceClass().map(name -> " " + Words.capital(name)).orElse(""))
+        .working(() -> reckoned.sum().limit(limit.get().watts().number(), "W", measure + " limit"))
+        .source(route.cite(limit.get().source()))
+        .cures(() -> cures(reckoned.mostOutput())));
+  }
+
+  private static List<Change> cures(Watts most) {
+    return Cures.orListen(List.of(Change.of("Use " + most, Field.POWER_W, most.number())));
+  }
+}

@@ -1,0 +1,91 @@
+package org.wache.audit.plan;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.wache.audit.Change;
+import org.wache.audit.Cures;
+import org.wache.audit.Finding;
+import org.wache.audit.Route;
+import org.wache.audit.RouteRule;
+import org.wache.audit.RulePage;
+import org.wache.audit.Slug;
+import org.wache.audit.Sum;
+import org.wache.audit.Words;
+import org.wache.rulebook.FixedChannel;
+import org.wache.signal.Frequency;
+
+/** A pair whose offset or sign differs from the plan's. */
+public final class OffsetUnusual implements RouteRule {
+
+  @Override
+  public Slug slug() {
+    return Slug.OFFSET_UNUSUAL;
+  }
+
+  @Override
+  public RulePage page() {
+    return new RulePage("An unusual offset",
+        "The distance from the repeater's output to its input is not the one that the plan uses there: wrong size, wrong"
+            + " sign, none at all, or an offset left on a direct channel. Odd splits exist and are legal.",
+        "Use the plan's offset, or keep the odd split on purpose.",
+        RulePage.entry("amateur:technician", "rx_mhz=146.940 tx_mhz=147.540 mode=FM power_w=5 tx_tone=100.0"),
+        RulePage.entry("amateur:technician", "rx_mhz=146.940 tx_mhz=146.340 mode=FM power_w=5 tx_tone=100.0"));
+  }
+
+  @Override
+  public List<Finding> on(Route route) {
+    Optional<Pairing> found = Pairing.of(route);
+    if (found.isEmpty() || found.get().usual() || found.get().reversed()) {
+      return List.of();
+    }
+    Pairing pair = found.get();
+    List<Long> usual = usual(route, pair);
+    String plan = usual.isEmpty() ? "no repeater output is planned on " + pair.receive()
+        : "usual there is " + String.join(" or ", usual.stream().map(Words::offset).toList());
+    String has = pair.offset() == 0 ? "No offset" : "Offset " + Words.offset(pair.offset());
+    return List.of(Finding.query(Slug.OFFSET_UNUSUAL, route)
+        .message("%s: %s.", has, plan)
+        .working(() -> working(pair, usual))
+        .source(pair.planned() ? route.entry().plan().source()
+            : route.cite(route.service().traits().channelSource()))
+        .cures(() -> cures(route, pair, usual)));
+  }
+
+  /** The plan's offsets; in a service with fixed pairs, the distance to the input of the channel heard. */
+  private static List<Long> usual(Route route, Pairing pair) {
+    if (pair.planned() || !pair.offsets().isEmpty()) {
+      return pair.offsets();
+    }
+    return route.channel().map(channel -> inputOf(route, channel)).orElse(Optional.empty())
+        .map(input -> List.of(input.minus(route.transmit()))).orElse(List.of());
+  }
+
+  /** In a service with fixed pairs: where its repeaters on this output listen. */
+  private static Optional<Frequency> inputOf(Route route, FixedChannel output) {
+    if (!(route.service() instanceof org.wache.rulebook.ChannelService channels)) {
+      return Optional.empty();
+    }
+    return channels.channels().stream()
+        .filter(each -> each.reaches().filter(reached -> reached.equals(output.centre())).isPresent())
+        .findFirst().map(FixedChannel::centre);
+  }
+
+  private static Sum working(Pairing pair, List<Long> usual) {
+    Sum sum = Sum.of(pair.receive(), "hears").plus(pair.offset(), "offset").gives(pair.transmit(), "talks on");
+    return usual.isEmpty() ? sum : sum.limit(pair.receive().plus(usual.get(0)), "the usual input");
+  }
+
+  private static List<Change> cures(Route route, Pairing pair, List<Long> usual) {
+    List<Change> cures = new ArrayList<>();
+    if (!pair.planned() && route.channel().flatMap(FixedChannel::reaches).isPresent()) {
+      Frequency output = route.channel().get().reaches().get();
+      cures.add(Cures.pair("Hear " + output, output, pair.transmit()));
+    } else {
+      usual.forEach(offset -> cures.add(Cures.pair("Set the offset " + Words.offset(offset), pair.receive(),
+          pair.receive().plus(offset))));
+    }
+    cures.add(Cures.pair("Talk direct on " + pair.receive(), pair.receive(), pair.receive()));
+    return Cures.orListen(cures);
+  }
+}

@@ -1,0 +1,64 @@
+package org.wache.audit.plan;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.wache.audit.Route;
+import org.wache.rulebook.FixedChannel;
+import org.wache.rulebook.PlanRow;
+import org.wache.rulebook.PlanUse;
+import org.wache.signal.Frequency;
+
+/** How the two frequencies of an entry stand to the pairs of a band plan or a service. */
+record Pairing(Frequency receive, Frequency transmit, List<Long> offsets, boolean planned, boolean reversed) {
+
+  /** The pairing of a route that goes through a repeater or is a pair; empty for others and for satellites. */
+  static Optional<Pairing> of(Route route) {
+    boolean candidate = route.on().isPair() || route.throughRepeater();
+    if (!candidate || route.viaSatellite() || route.on().receive().isEmpty()) {
+      return Optional.empty();
+    }
+    Frequency receive = route.on().receive().get();
+    if (route.planned()) {
+      return planned(route, receive);
+    }
+    return route.channel().filter(channel -> channel.repeaters()).flatMap(channel -> fixed(route, receive, channel));
+  }
+
+  private static Optional<Pairing> planned(Route route, Frequency receive) {
+    List<PlanRow> rows = route.receiveRows();
+    if (rows.isEmpty()) {
+      return Optional.empty(); // the plan says nothing of what it hears
+    }
+    List<Long> offsets = new ArrayList<>();
+    rows.get(0).offsets().forEach(offsets::add);
+    long back = receive.minus(route.transmit());
+    boolean usual = offsets.contains(-back);
+    boolean reversed = !usual && rows.stream().anyMatch(row -> row.isFor(PlanUse.REPEATER_INPUT))
+        && route.planRow().map(row -> row.offsets().contains(back)).orElse(false);
+    return Optional.of(new Pairing(receive, route.transmit(), offsets, true, reversed));
+  }
+
+  /** A service whose channels pair by themselves: an input reaches one output. */
+  private static Optional<Pairing> fixed(Route route, Frequency receive, FixedChannel channel) {
+    if (channel.reaches().isPresent()) {
+      long offset = route.transmit().minus(channel.reaches().get());
+      return route.on().isPair()
+          ? Optional.of(new Pairing(receive, route.transmit(), List.of(offset), false, false))
+          : Optional.empty();
+    }
+    boolean reversed = route.service().channelAt(receive, false).flatMap(FixedChannel::reaches)
+        .filter(output -> output.equals(route.transmit())).isPresent();
+    return Optional.of(new Pairing(receive, route.transmit(), List.of(), false, reversed));
+  }
+
+  /** Input minus output in hertz. */
+  long offset() {
+    return transmit.minus(receive);
+  }
+
+  /** Whether the offset is one of the usual ones. */
+  boolean usual() {
+    return offsets.contains(offset());
+  }
+}

@@ -1,0 +1,48 @@
+package org.wache.exchange;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import org.wache.audit.Audit;
+import org.wache.audit.AuditContext;
+import org.wache.channel.Channel;
+import org.wache.signal.Mode;
+
+/** What an audit had to assume, in sentences. */
+public final class Assumptions {
+
+  private Assumptions() {}
+
+  /** The assumptions behind an audit. */
+  public static List<String> of(Audit audit) {
+    AuditContext context = audit.auditor().context();
+    List<String> all = new ArrayList<>();
+    all.add("The rulebook was written from memory: check against the current rules; this tool does not replace your"
+        + " licence terms.");
+    all.add(String.format(Locale.ROOT, "A radio's frequency may be %.1f parts in a million off.",
+        context.edition().frequencyErrorPpm()));
+    if (!context.antenna().known()) {
+      all.add("Nothing is known of the antenna: radiated power is reckoned at 0 dBd without feed loss.");
+    }
+    all.add("Stations are hand-held or mobile, not fixed.");
+    if (context.houseRules().twoMetreRasterKhz().isEmpty()) {
+      all.add("No raster is settled for 2 m: 15 kHz is held against the list.");
+    }
+    if (audit.list().channels().stream().anyMatch(Assumptions::bareDigital)) {
+      all.add("Digital voice (DV) without a designator is taken to be as wide as 11K2F1E.");
+    }
+    if (audit.list().channels().stream().anyMatch(Assumptions::unknownSideband)) {
+      all.add("A single-sideband designator without a mode is taken for the upper sideband.");
+    }
+    all.add("Certification and fit of radios are not judged.");
+    return all;
+  }
+
+  private static boolean bareDigital(Channel channel) {
+    return channel.emissionFromMode() && channel.mode().orElseThrow() == Mode.DV;
+  }
+
+  private static boolean unknownSideband(Channel channel) {
+    return channel.mode().isEmpty() && channel.emission().map(emission -> emission.oneSided()).orElse(false);
+  }
+}

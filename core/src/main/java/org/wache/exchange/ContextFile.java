@@ -1,0 +1,42 @@
+package org.wache.exchange;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import org.wache.audit.Antenna;
+import org.wache.audit.HouseRules;
+import org.wache.licence.Holder;
+import org.wache.licence.Place;
+import org.wache.signal.Decibels;
+
+/**
+ * What a context file ({@code wache-context/1}) says.
+ *
+ * @param rulebook rulebook identifier, when given
+ * @param on day of the audit, when given
+ * @param holders who carries the list; may be empty
+ * @param site where it is used
+ * @param antenna the site's or a radio's antenna
+ * @param houseRules what the group has settled
+ * @param radios names of the radios it lists
+ */
+public record ContextFile(Optional<String> rulebook, Optional<LocalDate> on, List<Holder> holders,
+    Optional<Place> site, Antenna antenna, HouseRules houseRules, List<String> radios) {
+
+  /** Nothing said. */
+  public static final ContextFile EMPTY = new ContextFile(Optional.empty(), Optional.empty(), List.of(),
+      Optional.empty(), Antenna.ASSUMED, HouseRules.NONE, List.of());
+
+  /**
+   * Reads a context file.
+   *
+   * @throws FileProblem when it is not one
+   */
+  public static ContextFile read(byte[] bytes) {
+    return new ContextReader(JsonText.read(bytes)).read();
+  }
+
+  static Antenna antenna(double gainDbd, double feedLossDb) {
+    return new Antenna(new Decibels(gainDbd), new Decibels(feedLossDb), true);
+  }
+}

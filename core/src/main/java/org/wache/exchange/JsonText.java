@@ -1,0 +1,46 @@
+package org.wache.exchange;
+
+import tools.jackson.core.JacksonException;
+import tools.jackson.core.StreamReadFeature;
+import tools.jackson.core.TokenStreamLocation;
+import tools.jackson.core.json.JsonFactory;
+import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Reading and writing of JSON, with places in the messages. */
+final class JsonText {
+
+  static final JsonMapper MAPPER = JsonMapper.builder(
+          JsonFactory.builder().enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION).build())
+      .enable(DeserializationFeature.USE_BIG_DECIMAL_FOR_FLOATS)
+      .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
+      .build();
+
+  private JsonText() {}
+
+  static JsonNode read(byte[] bytes) {
+    try {
+      return MAPPER.readTree(Utf8.decode(bytes));
+    } catch (JacksonException e) {
+      TokenStreamLocation place = e.getLocation();
+      long line = place == null ? 1 : Math.max(1, place.getLineNr());
+      long column = place == null ? 1 : Math.max(1, place.getColumnNr());
+      throw new FileProblem(line, column, "not JSON: " + firstLine(e.getOriginalMessage()));
+    }
+  }
+
+  private static String firstLine(String message) {
+    String text = String.valueOf(message);
+    int end = text.indexOf('\n');
+    return end < 0 ? text : text.substring(0, end);
+  }
+
+  /** The text of a scalar; numbers are written plainly. */
+  static String scalar(JsonNode node) {
+    if (node.isNull() || node.isMissingNode()) {
+      return "";
+    }
+    return node.isNumber() ? node.decimalValue().toPlainString() : node.asString();
+  }
+}

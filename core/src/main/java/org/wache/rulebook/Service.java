@@ -1,0 +1,58 @@
+package org.wache.rulebook;
+
+import java.util.Optional;
+import org.wache.signal.Emission;
+import org.wache.signal.Frequency;
+import org.wache.signal.Span;
+
+/** A radio service: where it is, who may use it, and on what terms. */
+public abstract sealed class Service permits BandService, ChannelService, AuthorisedService {
+
+  private final ServiceTraits traits;
+
+  Service(ServiceTraits traits) {
+    this.traits = traits;
+  }
+
+  /** What does not depend on the frequency. */
+  public final ServiceTraits traits() {
+    return traits;
+  }
+
+  /** Identifier, as in lists and licences. */
+  public final String id() {
+    return traits.id();
+  }
+
+  /** Name for people. */
+  public final String title() {
+    return traits.title();
+  }
+
+  /** Whether the frequency belongs to it. */
+  public abstract Inclusion includes(Frequency frequency);
+
+  /** Whether there it may be used on fixed channels only. */
+  public abstract boolean isChannelised(Frequency frequency);
+
+  /** The fixed channel on which an emission with this transmit frequency stands. */
+  public abstract Optional<FixedChannel> channelAt(Frequency transmit, boolean oneSided);
+
+  /** The fixed channel nearest to the frequency. */
+  public abstract Optional<FixedChannel> nearestChannel(Frequency frequency, boolean oneSided);
+
+  /** The contiguous span around the frequency that the class may fill with such an emission. */
+  public abstract Optional<Room> room(int licenceClass, Emission emission, Frequency frequency);
+
+  /** The limit of power that holds there. */
+  public abstract Optional<PowerLimit> powerLimit(int licenceClass, Emission emission, Frequency frequency);
+
+  /** The widest signal of this kind that is allowed there. */
+  public abstract Optional<WidthLimit> widthLimit(Emission emission, Frequency frequency);
+
+  /** The band, or the stretch of channels, that holds the frequency. */
+  public abstract Optional<Span> spanAt(Frequency frequency);
+
+  /** The name of the band or channel for messages. */
+  public abstract String placeName(Frequency frequency);
+}

@@ -1,0 +1,33 @@
+package org.wache.rulebook;
+
+import java.util.List;
+
+/**
+ * What holds for a service everywhere.
+ *
+ * @param id identifier
+ * @param title name for people
+ * @param part part of the law
+ * @param licence how it is licensed
+ * @param classes licence classes, least first; empty without classes
+ * @param sharedWithPublic whether strangers share its channels
+ * @param tonesExpected whether its repeaters usually want a tone
+ * @param hiddenMeaningSource section that forbids hidden meaning; empty when none does
+ * @param emissionSource section that lists its emissions
+ * @param channelSource section that lists its channels
+ * @param repeaterSource section on repeaters
+ */
+public record ServiceTraits(String id, String title, String part, LicenceKind licence, List<String> classes,
+    boolean sharedWithPublic, boolean tonesExpected, String hiddenMeaningSource, String emissionSource,
+    String channelSource, String repeaterSource) {
+
+  /** The place of a class in {@link #classes()}, or -1. */
+  public int classIndex(String name) {
+    return classes.indexOf(name);
+  }
+
+  /** Whether a licence is needed. */
+  public boolean needsLicence() {
+    return licence != LicenceKind.NONE;
+  }
+}

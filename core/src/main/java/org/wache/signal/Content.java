@@ -1,0 +1,46 @@
+package org.wache.signal;
+
+import java.util.Locale;
+
+/**
+ * What an emission carries, in the words of the rulebook files. One emission can be several: a narrow FM voice signal
+ * is phone, narrow phone and analogue FM voice.
+ */
+public enum Content {
+  /** Morse telegraphy, keyed carrier. */
+  CW,
+  /** Morse telegraphy, keyed tone. */
+  MCW,
+  /** Data and radioteletype. */
+  DATA,
+  /** Voice of any kind. */
+  PHONE,
+  /** Voice that is not angle-modulated with an index above 1 (47 CFR 97.307(f)(1)). */
+  PHONE_LOW_INDEX,
+  /** Single-sideband voice (J3E, R3E). */
+  SSB,
+  /** Double-sideband amplitude-modulated voice (A3E). */
+  AM,
+  /** Analogue frequency- or phase-modulated voice (F3E, G3E). */
+  FM,
+  /** Digital voice. */
+  DIGITAL_VOICE,
+  /** Pictures and television. */
+  IMAGE,
+  /** None of the others. */
+  OTHER;
+
+  /** The bit of this content in a set of contents. */
+  public int bit() {
+    return 1 << ordinal();
+  }
+
+  /** Reads a word list of a rulebook file such as {@code "cw data phone-low-index"} into a set of bits. */
+  public static int bits(String words) {
+    int bits = 0;
+    for (String word : words.trim().split("\\s+")) {
+      bits |= word.equals("any") ? -1 : valueOf(word.toUpperCase(Locale.ROOT).replace('-', '_')).bit();
+    }
+    return bits;
+  }
+}
