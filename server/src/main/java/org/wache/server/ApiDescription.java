@@ -1,0 +1,45 @@
+package org.wache.server;
+
+import io.swagger.v3.oas.models.info.Info;
+import io.swagger.v3.oas.models.media.Schema;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import org.springdoc.core.customizers.OpenApiCustomizer;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+
+/** The description of the API from which the web application's types are made. */
+@Configuration
+class ApiDescription {
+
+  /** Records always write all of their components, so every property is there; what may be null says so. */
+  @Bean
+  OpenApiCustomizer complete() {
+    return api -> {
+      api.setInfo(new Info().title("Wache").version("1"));
+      api.setServers(null);
+      api.getPaths().values().forEach(path -> path.readOperations().forEach(operation -> operation.setTags(null)));
+      Map<String, Schema> schemas = api.getComponents().getSchemas();
+      for (Schema<?> schema : schemas.values()) {
+        if (schema.getProperties() != null) {
+          schema.setRequired(new ArrayList<>(schema.getProperties().keySet()));
+          schema.getProperties().replaceAll((name, property) -> choice(property));
+        }
+      }
+      api.getComponents().setSchemas(new TreeMap<>(schemas));
+    };
+  }
+
+  /** A reference cannot say that it may be null; a choice between it and null can. */
+  private static Schema<?> choice(Schema<?> property) {
+    boolean nullable = property.getTypes() != null && property.getTypes().contains("null");
+    if (property.get$ref() == null || !nullable) {
+      return property;
+    }
+    Schema<?> nothing = new Schema<>();
+    nothing.addType("null");
+    return new Schema<>().anyOf(List.of(new Schema<>().$ref(property.get$ref()), nothing));
+  }
+}

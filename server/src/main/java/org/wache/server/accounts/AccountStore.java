@@ -1,0 +1,113 @@
+package org.wache.server.accounts;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.OffsetDateTime;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Accounts, groups, and failures to sign in. */
+@Repository
+public class AccountStore {
+
+  /** So many failures are free; each further one doubles the wait. */
+  private static final int FREE_FAILURES = 5;
+  private static final int LONGEST_DOUBLING = 8;
+
+  private final JdbcClient jdbc;
+
+  AccountStore(JdbcClient jdbc) {
+    this.jdbc = jdbc;
+  }
+
+  /** A password hash beside its account. */
+  record Secret(long id, String login, String name, String passwordHash) {}
+
+  Optional<Secret> secret(String login) {
+    return jdbc.sql("select id, login, name, password_hash from account where login = :login")
+        .param("login", login).query(Secret.class).optional();
+  }
+
+  Optional<Account> account(String login) {
+    return jdbc.sql("select id, login, name from account where login = :login")
+        .param("login", login).query(Account.class).optional();
+  }
+
+  /** The groups of an account. */
+  public List<Club> clubs(long account) {
+    return jdbc.sql("""
+            select club.id, club.name, membership.role
+            from membership join club on club.id = membership.club_id
+            where membership.account_id = :account order by club.name
+            """)
+        .param("account", account).query(Club.class).list();
+  }
+
+  /** Whether there is any account yet. */
+  public boolean isEmpty() {
+    return jdbc.sql("select not exists (select 1 from account)").query(Boolean.class).single();
+  }
+
+  /** Makes an account; the login must be new. */
+  public long addAccount(String login, String name, String passwordHash) {
+    return jdbc.sql("""
+            insert into account (login, name, password_hash) values (:login, :name, :hash) returning id
+            """)
+        .param("login", login).param("name", name).param("hash", passwordHash).query(Long.class).single();
+  }
+
+  /** Makes a group. */
+  public long addClub(String name) {
+    return jdbc.sql("insert into club (name) values (:name) returning id")
+        .param("name", name).query(Long.class).single();
+  }
+
+  /** Makes an account one of a group. */
+  public void addMember(long account, long club, String role) {
+    jdbc.sql("insert into membership (account_id, club_id, role) values (:account, :club, :role)")
+        .param("account", account).param("club", club).param("role", role).update();
+  }
+
+  /** How long this login has to wait before its next try. */
+  Duration wait(String login, Instant now) {
+    return jdbc.sql("select blocked_until from sign_in_failure where login = :login")
+        .param("login", login).query(OffsetDateTime.class).optional()
+        .map(until -> Duration.between(now, until.toInstant()))
+        .filter(left -> !left.isNegative()).orElse(Duration.ZERO);
+  }
+
+  /** Notes a failure, and from the sixth on makes the next try wait 1, 2, 4 … seconds, at most four minutes. */
+  @Transactional
+  void failed(String login, Instant now) {
+    int failures = jdbc.sql("""
+            insert into sign_in_failure (login, failures, blocked_until) values (:login, 1, :now)
+            on conflict (login) do update set failures = sign_in_failure.failures + 1
+            returning failures
+            """)
+        .param("login", login).param("now", now.atOffset(ZoneOffset.UTC)).query(Integer.class).single();
+    if (failures > FREE_FAILURES) {
+      long seconds = 1L << Math.min(failures - FREE_FAILURES - 1, LONGEST_DOUBLING);
+      jdbc.sql("update sign_in_failure set blocked_until = :until where login = :login")
+          .param("until", now.plusSeconds(seconds).atOffset(ZoneOffset.UTC)).param("login", login).update();
+    }
+  }
+
+  void succeeded(String login) {
+    jdbc.sql("delete from sign_in_failure where login = :login").param("login", login).update();
+  }
+
+  void addFirstAccountLink(String tokenHash) {
+    jdbc.sql("delete from first_account_link where used_at is null").update();
+    jdbc.sql("insert into first_account_link (token_hash) values (:hash)").param("hash", tokenHash).update();
+  }
+
+  /** Uses the link up; false when it is unknown or used. */
+  boolean useFirstAccountLink(String tokenHash) {
+    return jdbc.sql("update first_account_link set used_at = now() where token_hash = :hash and used_at is null")
+        .param("hash", tokenHash).update() == 1;
+  }
+}

@@ -1,0 +1,68 @@
+package org.wache.server.accounts;
+
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.authentication.ProviderManager;
+import org.springframework.security.authentication.AuthenticationManager;
+import org.springframework.security.authentication.dao.DaoAuthenticationProvider;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.core.userdetails.User;
+import org.springframework.security.core.userdetails.UserDetailsService;
+import org.springframework.security.core.userdetails.UsernameNotFoundException;
+import org.springframework.security.crypto.factory.PasswordEncoderFactories;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.authentication.HttpStatusEntryPoint;
+import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
+import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+
+/** Who may call what. Sessions live in the database, so that several servers can share them. */
+@Configuration
+class SecurityConfig {
+
+  private static final String CONTENT_POLICY = "default-src 'self'; img-src 'self' data:; object-src 'none'; "
+      + "base-uri 'none'; frame-ancestors 'none'; form-action 'self'";
+
+  @Bean
+  SecurityFilterChain chain(HttpSecurity http, SecurityContextRepository contexts) throws Exception {
+    return http
+        .authorizeHttpRequests(requests -> requests
+            .requestMatchers("/api/session", "/api/first-account", "/api/openapi.json").permitAll()
+            .requestMatchers("/api/**").authenticated()
+            .anyRequest().permitAll())
+        .csrf(csrf -> csrf.spa())
+        .securityContext(context -> context.securityContextRepository(contexts))
+        .exceptionHandling(handling ->
+            handling.authenticationEntryPoint(new HttpStatusEntryPoint(HttpStatus.UNAUTHORIZED)))
+        .headers(headers -> headers
+            .contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
+            .referrerPolicy(policy -> policy.policy(ReferrerPolicy.SAME_ORIGIN)))
+        .formLogin(form -> form.disable())
+        .httpBasic(basic -> basic.disable())
+        .logout(logout -> logout.disable())
+        .requestCache(cache -> cache.disable())
+        .build();
+  }
+
+  @Bean
+  SecurityContextRepository contexts() {
+    return new HttpSessionSecurityContextRepository();
+  }
+
+  @Bean
+  PasswordEncoder passwordEncoder() {
+    return PasswordEncoderFactories.createDelegatingPasswordEncoder();
+  }
+
+  @Bean
+  AuthenticationManager authenticationManager(AccountStore accounts, PasswordEncoder encoder) {
+    UserDetailsService users = login -> accounts.secret(login)
+        .map(secret -> User.withUsername(secret.login()).password(secret.passwordHash()).build())
+        .orElseThrow(() -> new UsernameNotFoundException(login));
+    DaoAuthenticationProvider provider = new DaoAuthenticationProvider(users);
+    provider.setPasswordEncoder(encoder);
+    return new ProviderManager(provider);
+  }
+}

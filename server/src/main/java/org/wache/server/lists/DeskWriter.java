@@ -1,0 +1,134 @@
+package org.wache.server.lists;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.wache.audit.Audit;
+import org.wache.audit.Auditor;
+import org.wache.audit.EntryAudit;
+import org.wache.audit.Finding;
+import org.wache.audit.ProvedRemedy;
+import org.wache.audit.Remedies;
+import org.wache.audit.Rule;
+import org.wache.audit.RulePage;
+import org.wache.audit.Slug;
+import org.wache.audit.Sum;
+import org.wache.audit.Told;
+import org.wache.audit.Verdict;
+import org.wache.audit.Words;
+import org.wache.audit.register.Register;
+import org.wache.channel.Channel;
+import org.wache.channel.Field;
+
+/** Turns audits into what the Desk shows. */
+final class DeskWriter {
+
+  private static final Map<Slug, RulePage> PAGES = Register.ALL.all().stream()
+      .collect(Collectors.toMap(Rule::slug, Rule::page));
+
+  private DeskWriter() {}
+
+  static Views.Counts counts(Audit audit) {
+    Map<Verdict, Integer> counts = audit.counts();
+    return new Views.Counts(counts.get(Verdict.HOLD), counts.get(Verdict.QUERY), counts.get(Verdict.LISTEN),
+        counts.get(Verdict.CLEAR));
+  }
+
+  static List<Views.Slip> slips(Audit audit, List<ListStore.Stored> stored) {
+    return IntStream.range(0, stored.size()).mapToObj(i -> slip(audit, i, stored.get(i))).toList();
+  }
+
+  static Views.Slip slip(Audit audit, int position, ListStore.Stored stored) {
+    EntryAudit entry = audit.entry(position);
+    Finding worst = worst(entry);
+    Views.Cure cure = worst == null ? null : firstCure(new Remedies(audit, position), worst);
+    return slip(audit.auditor(), entry, stored, worst, cure);
+  }
+
+  private static Views.Slip slip(Auditor auditor, EntryAudit entry, ListStore.Stored stored, Finding worst,
+      Views.Cure cure) {
+    Channel channel = entry.channel();
+    int findings = worst == null ? 0 : Told.of(auditor, entry).size();
+    return new Views.Slip(stored.id(), stored.version(), fields(channel), channel.extras(),
+        channel.receive().map(f -> f.hertz()).orElse(null), channel.transmit().map(f -> f.hertz()).orElse(null),
+        channel.occupied().map(s -> s.low()).orElse(null), channel.occupied().map(s -> s.high()).orElse(null),
+        edge(entry), channel.emission().map(Object::toString).orElse(null), entry.verdict().text(),
+        worst == null ? "" : worst.message(), worst == null ? "" : worst.slug().text(), Math.max(0, findings - 1), cure);
+  }
+
+  /** The edge that the signal runs over; null when it does not. */
+  private static Long edge(EntryAudit entry) {
+    return entry.judgements().stream().flatMap(judgement -> judgement.findings().stream())
+        .filter(finding -> finding.slug() == Slug.EDGE_OVERRUN).findFirst()
+        .flatMap(finding -> finding.working().lines().stream()
+            .filter(line -> line.role() == Sum.Role.LIMIT).findFirst())
+        .map(line -> org.wache.signal.Frequency.ofMegahertz(line.amount()).orElseThrow().hertz())
+        .orElse(null);
+  }
+
+  private static Finding worst(EntryAudit entry) {
+    List<Finding> all = new ArrayList<>(entry.own());
+    entry.judgements().forEach(judgement -> all.addAll(judgement.findings()));
+    return all.stream().filter(Finding::holds).findFirst().orElse(all.isEmpty() ? null : all.get(0));
+  }
+
+  private static Views.Cure firstCure(Remedies remedies, Finding finding) {
+    List<ProvedRemedy> proved = remedies.of(finding);
+    return proved.isEmpty() ? null : cure(proved.get(0));
+  }
+
+  private static Views.Cure cure(ProvedRemedy remedy) {
+    Map<String, String> changes = new LinkedHashMap<>();
+    remedy.change().fields().forEach((field, text) -> changes.put(field.key(), text));
+    return new Views.Cure(remedy.change().label(), changes, remedy.verdictAfter().text());
+  }
+
+  static Map<String, String> fields(Channel channel) {
+    Map<String, String> fields = new LinkedHashMap<>();
+    for (Field field : Field.values()) {
+      if (!channel.text(field).isEmpty()) {
+        fields.put(field.key(), channel.text(field));
+      }
+    }
+    return fields;
+  }
+
+  static Views.Dossier dossier(Audit audit, int position, ListStore.Stored stored) {
+    EntryAudit entry = audit.entry(position);
+    Auditor auditor = audit.auditor();
+    Remedies remedies = new Remedies(audit, position);
+    List<Views.FindingView> findings = Told.of(auditor, entry).stream()
+        .sorted((a, b) -> Boolean.compare(b.finding().holds(), a.finding().holds()))
+        .map(told -> finding(told, remedies)).toList();
+    List<Views.HolderVerdict> holders = IntStream.range(0, auditor.context().holders().size())
+        .mapToObj(h -> holder(audit, position, h)).toList();
+    return new Views.Dossier(slip(audit, position, stored), holders, findings);
+  }
+
+  private static Views.HolderVerdict holder(Audit audit, int position, int holder) {
+    var authority = audit.authority(position, holder);
+    return new Views.HolderVerdict(audit.auditor().context().holders().get(holder).name(),
+        audit.judgement(position, holder).verdict().text(),
+        authority.map(by -> by.licenceClass().map(name -> Words.capital(name) + ": ").orElse("") + by.segment()
+            + by.callSign().map(call -> " (" + call + ")").orElse("")),
+        authority.map(by -> by.source()));
+  }
+
+  private static Views.FindingView finding(Told told, Remedies remedies) {
+    Finding finding = told.finding();
+    RulePage page = PAGES.get(finding.slug());
+    return new Views.FindingView(finding.slug().text(), page.title(), page.meaning(),
+        finding.holds() ? "hold" : "query", told.holders(), finding.message(),
+        finding.working().lines().stream().map(DeskWriter::line).toList(), finding.source(),
+        remedies.of(finding).stream().map(DeskWriter::cure).toList());
+  }
+
+  private static Views.SumLine line(Sum.Line line) {
+    return new Views.SumLine(line.role().name().toLowerCase(Locale.ROOT), line.sign(), line.amount(), line.unit(),
+        line.label());
+  }
+}

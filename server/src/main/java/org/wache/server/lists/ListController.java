@@ -1,0 +1,200 @@
+package org.wache.server.lists;
+
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
+import io.swagger.v3.oas.annotations.responses.ApiResponse;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.Size;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.security.Principal;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.IntStream;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import org.wache.audit.Audit;
+import org.wache.channel.Channel;
+import org.wache.channel.ChannelList;
+import org.wache.exchange.Assumptions;
+import org.wache.exchange.CsvLists;
+import org.wache.exchange.JsonLists;
+import org.wache.exchange.ListFiles;
+import org.wache.server.accounts.WhoAsks;
+import org.wache.server.problems.Missing;
+import org.wache.server.problems.Refused;
+
+/** Lists under audit. */
+@RestController
+class ListController {
+
+  private static final int LARGEST_FILE = 20 * 1024 * 1024;
+
+  private final ListStore store;
+  private final ListService service;
+  private final Audits audits;
+  private final WhoAsks who;
+
+  ListController(ListStore store, ListService service, Audits audits, WhoAsks who) {
+    this.store = store;
+    this.service = service;
+    this.audits = audits;
+    this.who = who;
+  }
+
+  /** The key of a list that was made. */
+  record Made(long id, String name, int entries) {}
+
+  record Name(@NotBlank @Size(max = 200) String name) {}
+
+  /** New carriers, and those that the change was begun on. */
+  record Carriers(List<Views.Carrier> before, List<Views.Carrier> carriers) {}
+
+  @GetMapping("/api/groups/{group}/lists")
+  List<Views.ListSummary> lists(Principal principal, @PathVariable long group) {
+    long account = who.account(principal).id();
+    if (!store.isMember(account, group)) {
+      throw new Missing("The group");
+    }
+    return store.heads(account, group).stream().map(this::summary).toList();
+  }
+
+  private Views.ListSummary summary(ListStore.Head head) {
+    Audits.Audited audited = audits.of(head);
+    return new Views.ListSummary(head.id(), head.name(), head.version(), audited.stored().size(),
+        DeskWriter.counts(audited.audit()), head.changedAt(), head.changedBy(),
+        audited.audit().auditor().context().holders().stream().map(holder -> holder.name()).toList());
+  }
+
+  /** Takes a list file, CSV or JSON, as the body of the request. */
+  @PostMapping(path = "/api/groups/{group}/lists", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
+  @ResponseStatus(HttpStatus.CREATED)
+  Made take(Principal principal, @PathVariable long group, @RequestParam String name, InputStream body)
+      throws IOException {
+    byte[] bytes = body.readNBytes(LARGEST_FILE + 1);
+    if (bytes.length > LARGEST_FILE) {
+      throw new Refused("A file has up to 20 MB. Split it.");
+    }
+    String plain = name.isBlank() ? "Untitled" : name.substring(0, Math.min(name.length(), 200));
+    ChannelList list = ListFiles.read(bytes, plain);
+    long id = service.add(who.account(principal).id(), group, list, Context.initial());
+    return new Made(id, list.name(), list.channels().size());
+  }
+
+  @GetMapping("/api/lists/{list}")
+  Views.Desk desk(Principal principal, @PathVariable long list) {
+    ListService.Seen seen = service.seen(who.account(principal).id(), list);
+    ListStore.Head head = seen.head();
+    Audit audit = seen.audited().audit();
+    return new Views.Desk(head.id(), head.clubId(), head.name(), head.version(), audit.auditor().context().on(),
+        audit.auditor().context().edition().rulebook(), audit.auditor().context().edition().dates().id(),
+        Context.of(head.context()).carriers(), DeskWriter.counts(audit), Assumptions.of(audit), head.extraColumns(),
+        DeskWriter.slips(audit, seen.audited().stored()));
+  }
+
+  @GetMapping("/api/lists/{list}/entries/{entry}")
+  Views.Dossier dossier(Principal principal, @PathVariable long list, @PathVariable long entry) {
+    Audits.Audited audited = service.seen(who.account(principal).id(), list).audited();
+    int position = position(audited, entry);
+    return DeskWriter.dossier(audited.audit(), position, audited.stored().get(position));
+  }
+
+  private static int position(Audits.Audited audited, long entry) {
+    int position = audited.position(entry);
+    if (position < 0) {
+      throw new Missing("The entry");
+    }
+    return position;
+  }
+
+  /** What an entry would come to with these fields: asked at each keystroke, changes nothing. */
+  @PostMapping("/api/lists/{list}/entries/{entry}/trial")
+  Views.Tried trial(Principal principal, @PathVariable long list, @PathVariable long entry,
+      @RequestBody Views.Trial trial) {
+    Audits.Audited audited = service.seen(who.account(principal).id(), list).audited();
+    int position = position(audited, entry);
+    ListStore.Stored now = audited.stored().get(position);
+    Channel typed = now.channel().with(ListService.fields(trial.fields()));
+    Audit after = audited.audit().with(position, typed);
+    Views.Dossier dossier = DeskWriter.dossier(after, position, new ListStore.Stored(now.id(), now.version(), typed));
+    List<Views.Slip> others = IntStream.range(0, audited.stored().size())
+        .filter(i -> i != position && after.entry(i) != audited.audit().entry(i)
+            && after.entry(i).verdict() != audited.audit().entry(i).verdict())
+        .mapToObj(i -> DeskWriter.slip(after, i, audited.stored().get(i))).toList();
+    return new Views.Tried(dossier, others, DeskWriter.counts(after));
+  }
+
+  @PostMapping("/api/lists/{list}/changes")
+  @ApiResponse(responseCode = "200")
+  @ApiResponse(responseCode = "409", description = "somebody else changed the same field; nothing was saved",
+      content = @Content(mediaType = "application/json", schema = @Schema(implementation = Views.Conflict.class)))
+  Views.Changed change(Principal principal, @PathVariable long list, @RequestBody Views.Changes changes) {
+    long account = who.account(principal).id();
+    Map<Long, Views.Slip> before = new HashMap<>();
+    Audits.Audited old = service.seen(account, list).audited();
+    DeskWriter.slips(old.audit(), old.stored()).forEach(slip -> before.put(slip.id(), slip));
+    ListService.Outcome outcome = service.change(account, list, changes);
+    ListService.Seen seen = service.seen(account, list);
+    if (!outcome.conflicts().isEmpty()) {
+      throw new Conflicting(new Views.Conflict("Somebody else changed the same field",
+          "Nothing was saved. Choose which text to keep.", HttpStatus.CONFLICT.value(), seen.head().version(),
+          outcome.conflicts()));
+    }
+    Audits.Audited now = seen.audited();
+    List<Views.Slip> differing = DeskWriter.slips(now.audit(), now.stored()).stream()
+        .filter(slip -> !slip.equals(before.get(slip.id()))).toList();
+    return new Views.Changed(seen.head().version(), DeskWriter.counts(now.audit()),
+        now.stored().stream().map(ListStore.Stored::id).toList(), differing, outcome.added());
+  }
+
+  @ExceptionHandler
+  ResponseEntity<Views.Conflict> conflicting(Conflicting problem) {
+    return ResponseEntity.status(HttpStatus.CONFLICT).body(problem.conflict());
+  }
+
+  @PutMapping("/api/lists/{list}/carriers")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void setCarriers(Principal principal, @PathVariable long list, @RequestBody Carriers carriers) {
+    service.setCarriers(who.account(principal).id(), list, carriers.before(), carriers.carriers());
+  }
+
+  @PutMapping("/api/lists/{list}/name")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void rename(Principal principal, @PathVariable long list, @Valid @RequestBody Name name) {
+    service.rename(who.account(principal).id(), list, name.name());
+  }
+
+  @GetMapping(path = "/api/lists/{list}/export.csv", produces = "text/csv")
+  ResponseEntity<byte[]> csv(Principal principal, @PathVariable long list) {
+    return file(principal, list, "csv", "text/csv;charset=UTF-8");
+  }
+
+  @GetMapping(path = "/api/lists/{list}/export.json", produces = "application/json")
+  ResponseEntity<byte[]> json(Principal principal, @PathVariable long list) {
+    return file(principal, list, "json", "application/json");
+  }
+
+  private ResponseEntity<byte[]> file(Principal principal, long list, String ending, String type) {
+    ChannelList channels = service.seen(who.account(principal).id(), list).audited().audit().list();
+    String text = ending.equals("csv") ? CsvLists.write(channels) : JsonLists.write(channels);
+    ContentDisposition disposition = ContentDisposition.attachment()
+        .filename(channels.name() + "." + ending, StandardCharsets.UTF_8).build();
+    return ResponseEntity.ok().header(HttpHeaders.CONTENT_DISPOSITION, disposition.toString())
+        .contentType(MediaType.parseMediaType(type)).body(text.getBytes(StandardCharsets.UTF_8));
+  }
+}

@@ -1,0 +1,176 @@
+package org.wache.server.lists;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Isolation;
+import org.springframework.transaction.annotation.Transactional;
+import org.wache.channel.Channel;
+import org.wache.channel.ChannelList;
+import org.wache.channel.Field;
+import org.wache.server.problems.Missing;
+import org.wache.server.problems.Refused;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Changes of lists: each is one transaction, and none overwrites what somebody else did meanwhile. */
+@Service
+class ListService {
+
+  private static final int MOST_ENTRIES = 20_000;
+  private static final int LONGEST_TEXT = 2_000;
+
+  private final ListStore store;
+  private final Audits audits;
+  private final JsonMapper json = JsonMapper.builder().build();
+
+  ListService(ListStore store, Audits audits) {
+    this.store = store;
+    this.audits = audits;
+  }
+
+  @Transactional
+  public long add(long account, long club, ChannelList list, Context context) {
+    if (!store.isMember(account, club)) {
+      throw new Missing("The group");
+    }
+    if (list.channels().size() > MOST_ENTRIES) {
+      throw new Refused("A list holds up to " + MOST_ENTRIES + " entries; this file has " + list.channels().size()
+          + ". Split it.");
+    }
+    list.channels().forEach(ListService::checked);
+    return store.add(club, account, context.json(), list);
+  }
+
+  /** PostgreSQL keeps no text with a zero character, and a field of a list is short. */
+  private static void checked(Channel channel) {
+    for (Field field : Field.values()) {
+      checked(field.column(), channel.text(field));
+    }
+    channel.extras().forEach(text -> checked("a further column", text));
+  }
+
+  private static void checked(String what, String text) {
+    if (text.length() > LONGEST_TEXT || text.indexOf('\0') >= 0 || text.indexOf('\u001F') >= 0) {
+      throw new Refused("The text in " + what + " is longer than " + LONGEST_TEXT
+          + " characters, or holds control characters. Shorten or clean it.");
+    }
+  }
+
+  /** A list and its entries at one moment, even while others change it. */
+  @Transactional(readOnly = true, isolation = Isolation.REPEATABLE_READ)
+  public Seen seen(long account, long list) {
+    ListStore.Head head = store.head(account, list).orElseThrow(() -> new Missing("The list"));
+    return new Seen(head, audits.of(head));
+  }
+
+  /** A list as it was found. */
+  record Seen(ListStore.Head head, Audits.Audited audited) {}
+
+  @Transactional
+  public void setCarriers(long account, long list, List<Views.Carrier> before, List<Views.Carrier> carriers) {
+    ListStore.Head head = store.lockedHead(account, list).orElseThrow(() -> new Missing("The list"));
+    Context now = Context.of(head.context());
+    if (!now.carriers().equals(before)) {
+      throw new Refused("Somebody else changed who carries the list; it is now "
+          + String.join(", ", now.carriers().stream().map(Views.Carrier::name).toList()) + ". Look and choose again.");
+    }
+    Context changed = now.with(carriers);
+    store.setContext(list, changed.json());
+    store.advance(list, head.version() + 1, account,
+        json.writeValueAsString(Map.of("carriers", carriers.stream().map(Views.Carrier::name).toList())));
+  }
+
+  @Transactional
+  public void rename(long account, long list, String name) {
+    ListStore.Head head = store.lockedHead(account, list).orElseThrow(() -> new Missing("The list"));
+    checked("the name", name);
+    store.setName(list, name);
+    store.advance(list, head.version() + 1, account, json.writeValueAsString(Map.of("name", name)));
+  }
+
+  /** What changes came to: the entries added, or the conflicts on account of which nothing was changed. */
+  record Outcome(List<Long> added, List<Views.ConflictingEntry> conflicts) {}
+
+  /**
+   * Makes changes that were begun on an older version. A field that somebody else changed to something else since is a
+   * conflict, and then nothing is changed.
+   */
+  @Transactional
+  public Outcome change(long account, long list, Views.Changes changes) {
+    ListStore.Head head = store.lockedHead(account, list).orElseThrow(() -> new Missing("The list"));
+    List<Views.ConflictingEntry> conflicts = new ArrayList<>();
+    Map<Long, ListStore.Stored> stored = new HashMap<>();
+    for (Views.Change change : changes.changes()) {
+      change.entry().ifPresent(entry -> conflict(list, change,
+          stored.computeIfAbsent(entry, id -> found(list, id))).ifPresent(conflicts::add));
+    }
+    if (!conflicts.isEmpty()) {
+      return new Outcome(List.of(), conflicts);
+    }
+    int version = head.version() + 1;
+    List<Long> added = new ArrayList<>();
+    for (Views.Change change : changes.changes()) {
+      apply(list, version, change).ifPresent(added::add);
+    }
+    store.advance(list, version, account, json.writeValueAsString(changes.changes()));
+    return new Outcome(added, List.of());
+  }
+
+  private ListStore.Stored found(long list, long entry) {
+    return store.entry(list, entry).orElseThrow(() -> new Missing("The entry"));
+  }
+
+  private static Optional<Views.ConflictingEntry> conflict(long list, Views.Change change, ListStore.Stored now) {
+    Map<String, String> theirs = new HashMap<>();
+    for (Map.Entry<String, String> before : change.before().entrySet()) {
+      String current = now.channel().text(field(before.getKey()));
+      boolean same = current.equals(before.getValue())
+          || Objects.equals(current, change.after().get(before.getKey()));
+      if (!same) {
+        theirs.put(before.getKey(), current);
+      }
+    }
+    return theirs.isEmpty() ? Optional.empty()
+        : Optional.of(new Views.ConflictingEntry(now.id(), now.channel().name(), change.after(), theirs));
+  }
+
+  private Optional<Long> apply(long list, int version, Views.Change change) {
+    switch (change.kind()) {
+      case "edit" -> {
+        ListStore.Stored now = found(list, change.entry().orElseThrow(() -> new Refused("An edit names its entry.")));
+        Channel edited = now.channel().with(fields(change.after()));
+        checked(edited);
+        store.edit(now.id(), version, edited);
+        return Optional.empty();
+      }
+      case "remove", "restore" -> {
+        ListStore.Stored now = found(list, change.entry().orElseThrow(() -> new Refused("Name the entry.")));
+        store.setRemoved(now.id(), version, change.kind().equals("remove"));
+        return Optional.empty();
+      }
+      case "add" -> {
+        Channel channel = Channel.of(fields(change.after()));
+        checked(channel);
+        int behind = change.behind().map(entry -> store.position(found(list, entry).id()))
+            .orElseGet(() -> store.lastPosition(list));
+        return Optional.of(store.insert(list, behind, version, channel));
+      }
+      default -> throw new Refused("A change is an edit, add, remove or restore, not “" + change.kind() + "”.");
+    }
+  }
+
+  static Map<Field, String> fields(Map<String, String> given) {
+    Map<Field, String> fields = new EnumMap<>(Field.class);
+    given.forEach((key, text) -> fields.put(field(key), text == null ? "" : text));
+    return fields;
+  }
+
+  private static Field field(String key) {
+    return Field.ofKey(key).orElseThrow(() -> new Refused("There is no field “" + key + "”."));
+  }
+}

@@ -1,0 +1,185 @@
+package org.wache.server.lists;
+
+import java.sql.Array;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.OffsetDateTime;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+import org.wache.channel.Channel;
+import org.wache.channel.ChannelList;
+import org.wache.channel.Field;
+
+/** Lists and their entries. Every question about a list asks for the account too: groups see only their own. */
+@Repository
+class ListStore {
+
+  private static final Field[] FIELDS = Field.values();
+  private static final String COLUMNS = Arrays.stream(FIELDS).map(Field::column).collect(Collectors.joining(", "));
+
+  private final JdbcClient jdbc;
+
+  ListStore(JdbcClient jdbc) {
+    this.jdbc = jdbc;
+  }
+
+  /** A list without its entries. */
+  record Head(long id, long clubId, String name, int version, String context, List<String> extraColumns,
+      OffsetDateTime changedAt, String changedBy) {}
+
+  /** An entry as it is stored. */
+  record Stored(long id, int version, Channel channel) {}
+
+  private static final String HEAD = """
+      select channel_list.id, channel_list.club_id, channel_list.name, channel_list.version, channel_list.context,
+             channel_list.extra_columns, channel_list.changed_at, account.name as changed_by
+      from channel_list
+      join membership on membership.club_id = channel_list.club_id and membership.account_id = :account
+      join account on account.id = channel_list.changed_by
+      """;
+
+  List<Head> heads(long account, long club) {
+    return jdbc.sql(HEAD + "where channel_list.club_id = :club order by channel_list.name, channel_list.id")
+        .param("account", account).param("club", club).query(ListStore::head).list();
+  }
+
+  Optional<Head> head(long account, long list) {
+    return jdbc.sql(HEAD + "where channel_list.id = :list")
+        .param("account", account).param("list", list).query(ListStore::head).optional();
+  }
+
+  /** As {@link #head}, and nobody else changes the list until the transaction ends. */
+  Optional<Head> lockedHead(long account, long list) {
+    return jdbc.sql(HEAD + "where channel_list.id = :list for update of channel_list")
+        .param("account", account).param("list", list).query(ListStore::head).optional();
+  }
+
+  boolean isMember(long account, long club) {
+    return jdbc.sql("select exists (select 1 from membership where account_id = :account and club_id = :club)")
+        .param("account", account).param("club", club).query(Boolean.class).single();
+  }
+
+  private static Head head(ResultSet row, int number) throws SQLException {
+    return new Head(row.getLong("id"), row.getLong("club_id"), row.getString("name"), row.getInt("version"),
+        row.getString("context"), texts(row.getArray("extra_columns")),
+        row.getObject("changed_at", OffsetDateTime.class), row.getString("changed_by"));
+  }
+
+  private static List<String> texts(Array array) throws SQLException {
+    return List.of((String[]) array.getArray());
+  }
+
+  List<Stored> entries(long list) {
+    return jdbc.sql("select id, version, extras, " + COLUMNS
+            + " from entry where list_id = :list and not removed order by position, id")
+        .param("list", list).query(ListStore::stored).list();
+  }
+
+  /** One entry, even a removed one. */
+  Optional<Stored> entry(long list, long entry) {
+    return jdbc.sql("select id, version, extras, " + COLUMNS + " from entry where list_id = :list and id = :entry")
+        .param("list", list).param("entry", entry).query(ListStore::stored).optional();
+  }
+
+  private static Stored stored(ResultSet row, int number) throws SQLException {
+    String[] values = new String[FIELDS.length];
+    for (int i = 0; i < FIELDS.length; i++) {
+      values[i] = row.getString(FIELDS[i].column());
+    }
+    return new Stored(row.getLong("id"), row.getInt("version"),
+        Channel.ofTexts(values, texts(row.getArray("extras"))));
+  }
+
+  long add(long club, long account, String context, ChannelList list) {
+    long id = jdbc.sql("""
+            insert into channel_list (club_id, name, context, extra_columns, changed_by)
+            values (:club, :name, :context::jsonb, :columns, :account) returning id
+            """)
+        .param("club", club).param("name", list.name()).param("context", context)
+        .param("columns", list.extraColumns().toArray(String[]::new)).param("account", account)
+        .query(Long.class).single();
+    addEntries(id, list.channels());
+    return id;
+  }
+
+  /** All entries in one statement: each field travels as an array of its texts. */
+  private void addEntries(long list, List<Channel> channels) {
+    String arrays = Arrays.stream(FIELDS).map(field -> ":" + field.column()).collect(Collectors.joining(", "));
+    JdbcClient.StatementSpec insert = jdbc.sql("insert into entry (list_id, version, position, " + COLUMNS
+            + ", extras) select :list, 1, row, " + COLUMNS + ", string_to_array(extra, chr(31))"
+            + " from unnest(:rows, " + arrays + ", :extra) as given(row, " + COLUMNS + ", extra)")
+        .param("list", list)
+        .param("rows", IntStream.range(0, channels.size()).boxed().toArray(Integer[]::new))
+        .param("extra", channels.stream().map(channel -> String.join("\u001F", channel.extras())).toArray(String[]::new));
+    for (Field field : FIELDS) {
+      insert = insert.param(field.column(), channels.stream().map(channel -> channel.text(field)).toArray(String[]::new));
+    }
+    insert.update();
+  }
+
+  /** The list goes on to its next version; what was changed is kept. */
+  void advance(long list, int version, long account, String what) {
+    jdbc.sql("""
+            update channel_list set version = :version, changed_at = now(), changed_by = :account where id = :list
+            """)
+        .param("version", version).param("account", account).param("list", list).update();
+    jdbc.sql("""
+            insert into list_change (list_id, version, account_id, what)
+            values (:list, :version, :account, :what::jsonb)
+            """)
+        .param("list", list).param("version", version).param("account", account).param("what", what).update();
+  }
+
+  void setContext(long list, String context) {
+    jdbc.sql("update channel_list set context = :context::jsonb where id = :list")
+        .param("context", context).param("list", list).update();
+  }
+
+  void setName(long list, String name) {
+    jdbc.sql("update channel_list set name = :name where id = :list").param("name", name).param("list", list).update();
+  }
+
+  void edit(long entry, int version, Channel channel) {
+    String set = Arrays.stream(FIELDS).map(field -> field.column() + " = :" + field.column())
+        .collect(Collectors.joining(", "));
+    JdbcClient.StatementSpec update = jdbc.sql("update entry set version = :version, " + set + " where id = :entry")
+        .param("version", version).param("entry", entry);
+    for (Field field : FIELDS) {
+      update = update.param(field.column(), channel.text(field));
+    }
+    update.update();
+  }
+
+  void setRemoved(long entry, int version, boolean removed) {
+    jdbc.sql("update entry set removed = :removed, version = :version where id = :entry")
+        .param("removed", removed).param("version", version).param("entry", entry).update();
+  }
+
+  /** A new entry behind the given position; -1 puts it first. */
+  long insert(long list, int behind, int version, Channel channel) {
+    jdbc.sql("update entry set position = position + 1 where list_id = :list and position > :behind")
+        .param("list", list).param("behind", behind).update();
+    String values = Arrays.stream(FIELDS).map(field -> ":" + field.column()).collect(Collectors.joining(", "));
+    JdbcClient.StatementSpec insert = jdbc.sql("insert into entry (list_id, position, version, " + COLUMNS
+            + ") values (:list, :position, :version, " + values + ") returning id")
+        .param("list", list).param("position", behind + 1).param("version", version);
+    for (Field field : FIELDS) {
+      insert = insert.param(field.column(), channel.text(field));
+    }
+    return insert.query(Long.class).single();
+  }
+
+  int position(long entry) {
+    return jdbc.sql("select position from entry where id = :entry").param("entry", entry).query(Integer.class).single();
+  }
+
+  int lastPosition(long list) {
+    return jdbc.sql("select coalesce(max(position), -1) from entry where list_id = :list")
+        .param("list", list).query(Integer.class).single();
+  }
+}

@@ -1,0 +1,49 @@
+package org.wache.server.problems;
+
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ProblemDetail;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+import org.wache.exchange.FileProblem;
+
+/** Turns what went wrong into an answer that names the place and the cure. */
+@RestControllerAdvice
+class ProblemAdvice extends ResponseEntityExceptionHandler {
+
+  private static final Logger LOG = LoggerFactory.getLogger(ProblemAdvice.class);
+
+  @ExceptionHandler
+  ProblemDetail file(FileProblem problem) {
+    ProblemDetail detail = detail(HttpStatus.UNPROCESSABLE_CONTENT, "The file cannot be read",
+        "Line " + problem.line() + ", column " + problem.column() + ": " + problem.getMessage() + ".");
+    detail.setProperty("line", problem.line());
+    detail.setProperty("column", problem.column());
+    return detail;
+  }
+
+  @ExceptionHandler
+  ProblemDetail missing(Missing problem) {
+    return detail(HttpStatus.NOT_FOUND, "Not found", problem.getMessage());
+  }
+
+  @ExceptionHandler
+  ProblemDetail refused(Refused problem) {
+    return detail(HttpStatus.UNPROCESSABLE_CONTENT, "Not possible like this", problem.getMessage());
+  }
+
+  @ExceptionHandler
+  ProblemDetail any(RuntimeException problem) {
+    LOG.error("A request failed", problem);
+    return detail(HttpStatus.SERVICE_UNAVAILABLE, "The server could not do this now",
+        "Nothing was changed. Try again; if it stays, tell the administrator the time it happened.");
+  }
+
+  private static ProblemDetail detail(HttpStatus status, String title, String text) {
+    ProblemDetail detail = ProblemDetail.forStatusAndDetail(status, text);
+    detail.setTitle(title);
+    return detail;
+  }
+}

@@ -1,0 +1,10 @@
+package org.wache.server.problems;
+
+/** A request that cannot be carried out; the message says what is wrong and what helps. */
+public final class Refused extends RuntimeException {
+  private static final long serialVersionUID = 1;
+
+  public Refused(String message) {
+    super(message);
+  }
+}

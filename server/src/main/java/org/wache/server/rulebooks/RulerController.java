@@ -1,0 +1,165 @@
+package org.wache.server.rulebooks;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.LongStream;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import org.wache.audit.Words;
+import org.wache.exchange.LicenceWords;
+import org.wache.rulebook.AuthorisedService;
+import org.wache.rulebook.BandService;
+import org.wache.rulebook.ChannelService;
+import org.wache.rulebook.Edition;
+import org.wache.rulebook.FixedChannel;
+import org.wache.rulebook.Grant;
+import org.wache.rulebook.PlanRow;
+import org.wache.rulebook.RulebookReader;
+import org.wache.rulebook.Service;
+import org.wache.server.problems.Refused;
+
+/** What the band ruler draws: the bands, what a holder may do in them, and what the plan keeps them for. */
+@RestController
+class RulerController {
+
+  private final Clock clock;
+
+  RulerController(Clock clock) {
+    this.clock = clock;
+  }
+
+  /** The ruler for a holder; frequencies in hertz. */
+  record Ruler(List<Band> bands, List<May> may, List<Plan> plan) {}
+
+  /** A stretch that is looked at as one. */
+  record Band(String name, long low, long high) {}
+
+  /** What may be sent where. Without a class of its own the stretch is for that class and above only. */
+  record May(long low, long high, String words, @Schema(nullable = true) Optional<String> onlyFrom, String service, String source) {}
+
+  /** A row of the band plan. */
+  record Plan(long low, long high, String words, @Schema(nullable = true) Optional<String> calling) {}
+
+  @GetMapping("/api/ruler")
+  Ruler ruler(@RequestParam(defaultValue = "us") String rulebook, @RequestParam(defaultValue = "nobody") String as) {
+    if (!rulebook.equals("us")) {
+      throw new Refused("There is no rulebook “" + rulebook + "”.");
+    }
+    Edition edition = RulebookReader.shipped(rulebook).on(LocalDate.now(clock));
+    try {
+      LicenceWords.holder(as, edition);
+    } catch (IllegalArgumentException e) {
+      throw new Refused(e.getMessage() + ".");
+    }
+    List<Band> bands = new ArrayList<>();
+    List<May> may = new ArrayList<>();
+    for (Service service : edition.services()) {
+      if (service instanceof BandService amateur) {
+        bands(amateur, bands);
+        grants(edition, amateur, classHeld(as, amateur), may);
+      } else if (service instanceof ChannelService channels) {
+        channels.spans().forEach(span -> band(channels, span.low(), span.high(), bands));
+        boolean open = !service.traits().needsLicence() || List.of(as.split(",")).contains(service.id());
+        channels.channels().stream().filter(channel -> channel.restricted().isEmpty())
+            .forEach(channel -> may.add(channel(edition, channels, channel, open)));
+      } else if (service instanceof AuthorisedService) {
+        continue; // licensed line by line: there is no general picture of it
+      }
+    }
+    onePerStretch(may);
+    bands.sort(Comparator.comparingLong(Band::low));
+    List<Plan> plan = edition.plan().rows().stream().map(RulerController::plan).toList();
+    return new Ruler(bands, may, plan);
+  }
+
+  /** Where services share a channel, the one that this holder may use is drawn; the later one of two. */
+  private static void onePerStretch(List<May> may) {
+    Map<List<Long>, May> drawn = new LinkedHashMap<>();
+    for (May each : may) {
+      long middle = (each.low() + each.high()) / 2;
+      List<Long> key = List.of(middle, each.service().equals("amateur") ? each.low() : 0L);
+      drawn.merge(key, each, (one, other) -> other.onlyFrom().isPresent() && one.onlyFrom().isEmpty() ? one : other);
+    }
+    may.clear();
+    may.addAll(drawn.values());
+  }
+
+  private static void bands(BandService amateur, List<Band> bands) {
+    amateur.grants().stream().map(Grant::band).distinct()
+        .forEach(name -> amateur.band(name).ifPresent(span -> bands.add(new Band(name, span.low(), span.high()))));
+    amateur.channelised().forEach(grant -> {
+      bands.removeIf(band -> band.name().equals(grant.band()));
+      bands.add(new Band(grant.band(), grant.span().low(), grant.span().high()));
+    });
+  }
+
+  private static void band(ChannelService service, long low, long high, List<Band> bands) {
+    String name = low > 400_000_000 ? "FRS/GMRS " + low / 1_000_000 : service.title();
+    boolean known = bands.stream().anyMatch(band -> band.low() <= low && band.high() >= high);
+    if (!known) {
+      Optional<Band> near = bands.stream().filter(band -> band.name().equals(name)).findFirst();
+      near.ifPresent(bands::remove);
+      bands.add(new Band(name, near.map(band -> Math.min(band.low(), low)).orElse(low),
+          near.map(band -> Math.max(band.high(), high)).orElse(high)));
+    }
+  }
+
+  private static int classHeld(String as, BandService amateur) {
+    for (String word : as.split(",")) {
+      if (word.startsWith(amateur.id() + ":")) {
+        return amateur.traits().classIndex(word.substring(amateur.id().length() + 1));
+      }
+    }
+    return -1;
+  }
+
+  /** The privileges cut at every limit, so that each stretch says once what it is for. */
+  private static void grants(Edition edition, BandService amateur, int held, List<May> may) {
+    List<Grant> open = amateur.grants().stream().filter(grant -> grant.restricted().isEmpty()).toList();
+    long[] ends = open.stream().flatMapToLong(grant -> LongStream.of(grant.span().low(), grant.span().high()))
+        .sorted().distinct().toArray();
+    for (int i = 0; i + 1 < ends.length; i++) {
+      long low = ends[i];
+      long high = ends[i + 1];
+      List<Grant> there = open.stream()
+          .filter(grant -> grant.span().low() <= low && grant.span().high() >= high).toList();
+      List<Grant> mine = there.stream().filter(grant -> grant.lowestClass() <= held).toList();
+      stretch(edition, amateur, low, high, mine.isEmpty() ? there : mine, !mine.isEmpty()).ifPresent(may::add);
+    }
+    for (FixedChannel channel : amateur.channels()) {
+      may.add(channel(edition, amateur, channel, channel.lowestClass() <= held));
+    }
+  }
+
+  private static Optional<May> stretch(Edition edition, BandService amateur, long low, long high, List<Grant> grants,
+      boolean mine) {
+    return grants.stream().min(Comparator.comparingInt(Grant::lowestClass)).map(least -> {
+      int bits = grants.stream().filter(grant -> mine || grant.lowestClass() == least.lowestClass())
+          .mapToInt(Grant::allow).reduce(0, (a, b) -> a | b);
+      Optional<String> from = mine ? Optional.empty()
+          : Optional.of(Words.capital(amateur.traits().classes().get(least.lowestClass())));
+      return new May(low, high, Words.contents(bits), from, amateur.id(), edition.cite(least.source()));
+    });
+  }
+
+  private static May channel(Edition edition, Service service, FixedChannel channel, boolean open) {
+    long half = channel.width().hertz() / 2;
+    String from = service instanceof BandService bands
+        ? Words.capital(bands.traits().classes().get(channel.lowestClass())) : service.title() + " licence";
+    return new May(channel.centre().hertz() - half, channel.centre().hertz() + half,
+        service instanceof ChannelService ? service.title() + " " + channel.name() : channel.name(),
+        open ? Optional.empty() : Optional.of(from), service.id(), edition.cite(channel.source()));
+  }
+
+  private static Plan plan(PlanRow row) {
+    return new Plan(row.span().low(), row.span().high(), row.words(), row.calling());
+  }
+}

@@ -1,0 +1,46 @@
+import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react';
+import { useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, data } from '../api/client';
+import { currentTheme, switchTheme } from '../ui/theme';
+import { useSession } from './session';
+
+const ITEM = 'data-focus:bg-accent-wash block w-full rounded px-2.5 py-1.5 text-left';
+
+/** Who is signed in, light or dark, and the way out. */
+export function AccountMenu() {
+  const session = useSession();
+  const queries = useQueryClient();
+  const [theme, setTheme] = useState(currentTheme);
+  const signOut = async () => {
+    await data(api.DELETE('/api/session'));
+    queries.clear();
+    window.location.assign('/');
+  };
+  return (
+    <Menu>
+      <MenuButton className="hover:text-accent rounded px-2 py-1">
+        {session.data?.account?.name ?? 'Account'}
+        <span aria-hidden="true" className="text-soft">
+          {' '}
+          ▾
+        </span>
+      </MenuButton>
+      <MenuItems
+        anchor="bottom end"
+        className="border-edge bg-sheet z-30 w-56 rounded border p-1 shadow-lg focus:outline-none"
+      >
+        <MenuItem>
+          <button type="button" className={ITEM} onClick={() => setTheme(switchTheme())}>
+            {theme === 'dark' ? 'Light theme' : 'Dark theme'}
+          </button>
+        </MenuItem>
+        <MenuItem>
+          <button type="button" className={ITEM} onClick={signOut}>
+            Sign out
+          </button>
+        </MenuItem>
+      </MenuItems>
+    </Menu>
+  );
+}

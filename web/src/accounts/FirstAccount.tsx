@@ -1,0 +1,57 @@
+import { useMutation } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { api, data } from '../api/client';
+import { Button } from '../ui/Button';
+import { Notice } from '../ui/Notice';
+import { Wordmark } from '../ui/Wordmark';
+import { TextField } from './TextField';
+
+/** The very first account, made through the link that the server printed. */
+export function FirstAccount() {
+  const [form, setForm] = useState({ login: '', name: '', password: '', group: '' });
+  const go = useNavigate();
+  const set = (key: keyof typeof form) => (text: string) => setForm({ ...form, [key]: text });
+  const make = useMutation({
+    mutationFn: () =>
+      data(api.POST('/api/first-account', { body: { ...form, token: window.location.hash.slice(1) } })),
+    onSuccess: () => go('/', { replace: true }),
+  });
+  return (
+    <main className="mx-auto flex max-w-sm flex-col gap-4 px-5 pt-[10vh]">
+      <h1 className="text-title flex flex-col gap-3">
+        <Wordmark />
+        The first account
+      </h1>
+      <p className="text-soft">It coordinates one group. The link works once.</p>
+      <form
+        className="flex flex-col gap-4"
+        onSubmit={(event) => {
+          event.preventDefault();
+          make.mutate();
+        }}
+      >
+        <TextField label="Group" value={form.group} onChange={set('group')} autoFocus />
+        <TextField label="Your name" value={form.name} onChange={set('name')} autoComplete="name" />
+        <TextField
+          label="Name to sign in with"
+          value={form.login}
+          onChange={set('login')}
+          autoComplete="username"
+        />
+        <TextField
+          label="Password, at least 10 characters"
+          value={form.password}
+          onChange={set('password')}
+          type="password"
+          minLength={10}
+          autoComplete="new-password"
+        />
+        {make.error && <Notice message={make.error.message} />}
+        <Button kind="strong" type="submit" disabled={make.isPending} className="justify-center py-2">
+          Make the account
+        </Button>
+      </form>
+    </main>
+  );
+}

@@ -1,0 +1,46 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, data } from '../api/client';
+import { Button } from '../ui/Button';
+import { Notice } from '../ui/Notice';
+import { Wordmark } from '../ui/Wordmark';
+import { TextField } from './TextField';
+
+/** Signing in. */
+export function SignIn() {
+  const [login, setLogin] = useState('');
+  const [password, setPassword] = useState('');
+  const queries = useQueryClient();
+  const signIn = useMutation({
+    mutationFn: () => data(api.POST('/api/session', { body: { login, password } })),
+    onSuccess: (session) => queries.setQueryData(['session'], session),
+  });
+  return (
+    <main className="mx-auto flex max-w-sm flex-col gap-5 px-5 pt-[14vh]">
+      <h1 className="text-title">
+        <Wordmark />
+      </h1>
+      <p className="text-soft">Finds what may not go out before it reaches thirty radios.</p>
+      <form
+        className="flex flex-col gap-4"
+        onSubmit={(event) => {
+          event.preventDefault();
+          signIn.mutate();
+        }}
+      >
+        <TextField label="Name" value={login} onChange={setLogin} autoComplete="username" autoFocus />
+        <TextField
+          label="Password"
+          value={password}
+          onChange={setPassword}
+          type="password"
+          autoComplete="current-password"
+        />
+        {signIn.error && <Notice message={signIn.error.message} />}
+        <Button kind="strong" type="submit" disabled={signIn.isPending} className="justify-center py-2">
+          Sign in
+        </Button>
+      </form>
+    </main>
+  );
+}

@@ -1,0 +1,42 @@
+import { useQuery } from '@tanstack/react-query';
+import { useParams } from 'react-router';
+import { api, data, type Carrier } from '../api/client';
+import { Notice } from '../ui/Notice';
+import { Button } from '../ui/Button';
+import { Desk } from './Desk';
+import { useDesk } from './useDesk';
+
+/** One list under audit: fetches it, then shows the Desk. */
+export function DeskPage() {
+  const list = Number(useParams().list);
+  const work = useDesk(list);
+  const carrier = work.desk.data?.carriers[0];
+  const as = words(carrier);
+  const ruler = useQuery({
+    queryKey: ['ruler', as],
+    enabled: work.desk.data !== undefined,
+    staleTime: Infinity,
+    placeholderData: (old) => old,
+    queryFn: () => data(api.GET('/api/ruler', { params: { query: { as } } })),
+  });
+  const problem = work.desk.error ?? ruler.error;
+  if (problem)
+    return (
+      <main className="mx-auto max-w-2xl p-6">
+        <Notice message={problem.message}>
+          <Button onClick={() => window.location.assign('/lists')}>To the lists</Button>
+        </Notice>
+      </main>
+    );
+  if (!work.desk.data || !ruler.data) return <p className="text-soft p-6">Auditing the list …</p>;
+  return <Desk key={list} desk={work.desk.data} ruler={ruler.data} work={work} />;
+}
+
+/** A carrier's licences as the ruler asks for them; business licences have no general picture. */
+function words(carrier: Carrier | undefined): string {
+  const known = (carrier?.licences ?? []).flatMap((licence) => {
+    if (licence.service === 'amateur') return [`amateur:${licence.licenceClass ?? ''}`];
+    return licence.service === 'gmrs' ? ['gmrs'] : [];
+  });
+  return known.length === 0 ? 'nobody' : known.join(',');
+}

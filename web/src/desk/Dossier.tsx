@@ -1,0 +1,81 @@
+import type { Cure, Dossier as DossierData } from '../api/client';
+import { Notice } from '../ui/Notice';
+import { VerdictMark, VerdictWord, verdictWord } from '../ui/VerdictMark';
+import { EntryFields } from './EntryFields';
+import { FindingView } from './FindingView';
+import { numbered } from './cures';
+
+interface Props {
+  dossier: DossierData;
+  saved: Record<string, string>;
+  draft: Record<string, string>;
+  problem?: string;
+  onType: (key: string, text: string) => void;
+  onSave: () => void;
+  onDrop: () => void;
+  onCure: (cure: Cure) => void;
+  onRemove: () => void;
+}
+
+/** All that the audit says of one entry, its fields, and its cures. */
+export function Dossier({ dossier, saved, draft, problem, onType, onSave, onDrop, onCure, onRemove }: Props) {
+  const { slip } = dossier;
+  const cures = numbered(dossier.findings);
+  return (
+    <div className="flex flex-col gap-3 p-3">
+      <header className="flex items-baseline justify-between gap-3">
+        <h2 className="text-title min-w-0 truncate font-semibold">{slip.fields.name ?? '(no name)'}</h2>
+        <span aria-live="polite" data-testid="verdict">
+          <VerdictWord verdict={slip.verdict} />
+        </span>
+      </header>
+      <EntryFields fields={saved} draft={draft} onType={onType} onSave={onSave} onDrop={onDrop} />
+      {problem && <Notice message={problem} />}
+      {dossier.findings.map((finding) => (
+        <FindingView
+          key={finding.rule + finding.message}
+          finding={finding}
+          slip={slip}
+          everyone={dossier.holders.length}
+          cures={cures.get(finding) ?? []}
+          onCure={onCure}
+        />
+      ))}
+      <Holders dossier={dossier} />
+      <div>
+        <button
+          type="button"
+          className="text-second text-soft hover:text-hold underline-offset-2 hover:underline"
+          onClick={onRemove}
+        >
+          Take this entry out of the list
+        </button>
+      </div>
+    </div>
+  );
+}
+
+/** Who may key it, and by what right. */
+function Holders({ dossier }: { dossier: DossierData }) {
+  if (dossier.slip.txHz === null) return null;
+  return (
+    <section>
+      <h3 className="text-second text-soft pb-1">Who may key it</h3>
+      <ul className="text-second flex flex-col gap-1">
+        {dossier.holders.map((holder) => (
+          <li key={holder.name} className="flex items-baseline gap-2">
+            <span className="translate-y-[2px]">
+              <VerdictMark verdict={holder.verdict} size={12} />
+            </span>
+            <span>
+              <span className="font-semibold">{holder.name}</span>:{' '}
+              {holder.authority
+                ? `${holder.authority}, ${holder.source}`
+                : verdictWord(holder.verdict).toLowerCase()}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,57 @@
+import type { Cure, Finding, Slip } from '../api/client';
+import { Button } from '../ui/Button';
+import { VerdictMark, verdictEdge, verdictText, verdictWord } from '../ui/VerdictMark';
+import { EdgeDrawing } from './EdgeDrawing';
+import { SumView } from './SumView';
+
+interface Props {
+  finding: Finding;
+  slip: Slip;
+  everyone: number;
+  cures: { cure: Cure; key: number }[];
+  onCure: (cure: Cure) => void;
+}
+
+/** One finding: what is, the sum, the source, and what to press. */
+export function FindingView({ finding, slip, everyone, cures, onCure }: Props) {
+  return (
+    <section
+      className={`border-line bg-sheet rounded border border-l-[3px] px-3 py-2 ${verdictEdge[finding.severity] ?? ''}`}
+    >
+      <h3 className="flex items-start gap-2 leading-snug">
+        <span className="mt-[3px]">
+          <VerdictMark verdict={finding.severity} size={14} />
+        </span>
+        <span>
+          <span className={`font-semibold ${verdictText[finding.severity] ?? ''}`}>{finding.title}.</span>{' '}
+          {finding.message}
+          {finding.holders.length < everyone && (
+            <span className="text-soft"> For {finding.holders.join(', ')}.</span>
+          )}
+        </span>
+      </h3>
+      <div className="flex flex-col gap-1.5 pt-1.5 pl-[22px]">
+        {finding.rule === 'edge-overrun' && <EdgeDrawing slip={slip} />}
+        {finding.sum.length > 0 && <SumView lines={finding.sum} />}
+        <details className="text-second text-soft">
+          <summary className="marker:text-edge hover:text-accent cursor-pointer">{finding.source}</summary>
+          <p className="py-1">{finding.meaning}</p>
+        </details>
+        {cures.length > 0 && (
+          <div className="flex flex-wrap gap-1.5 pb-1">
+            {cures.map(({ cure, key }) => (
+              <Button key={cure.label} onClick={() => onCure(cure)} className="text-second max-w-full">
+                <kbd className="text-soft font-mono">{key}</kbd>
+                <span className="truncate">{cure.label}</span>
+                <span className="text-soft inline-flex items-center gap-1">
+                  → <VerdictMark verdict={cure.verdictAfter} size={11} />
+                  {verdictWord(cure.verdictAfter).toLowerCase()}
+                </span>
+              </Button>
+            ))}
+          </div>
+        )}
+      </div>
+    </section>
+  );
+}

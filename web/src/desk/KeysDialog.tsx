@@ -1,0 +1,41 @@
+import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/react';
+
+const KEYS: [string, string][] = [
+  ['↓ ↑ or j k', 'next and previous entry'],
+  ['1 … 9', 'press that cure of the entry'],
+  ['Enter or e', 'edit the entry'],
+  ['Esc', 'take back what is being typed, or leave the field'],
+  ['Ctrl Z, Ctrl Shift Z', 'undo, redo'],
+  ['h q c l', 'show only holds, queries, clear, listening; again: all'],
+  ['/', 'search'],
+  ['g', 'group by verdict, by band, or as in the list'],
+  ['+ −', 'zoom the ruler'],
+  ['[ ]', 'pan the ruler'],
+  ['0', 'the whole band'],
+  ['n', 'a new entry after this one'],
+  ['Delete', 'take the entry out'],
+  ['?', 'this help'],
+];
+
+/** The keys. */
+export function KeysDialog({ onClose }: { onClose: () => void }) {
+  return (
+    <Dialog open onClose={onClose} className="relative z-40">
+      <DialogBackdrop className="bg-ink/40 fixed inset-0" />
+      <div className="fixed inset-0 flex items-center justify-center p-4">
+        <DialogPanel className="border-edge bg-sheet flex flex-col gap-3 rounded border p-5">
+          <DialogTitle className="text-title font-semibold">Keys</DialogTitle>
+          <dl className="grid grid-cols-[auto_1fr] gap-x-5 gap-y-1">
+            {KEYS.map(([key, does]) => (
+              <div key={key} className="contents">
+                <dt className="font-mono">{key}</dt>
+                <dd>{does}</dd>
+              </div>
+            ))}
+          </dl>
+          <p className="text-second text-soft">Esc closes this.</p>
+        </DialogPanel>
+      </div>
+    </Dialog>
+  );
+}

@@ -1,0 +1,95 @@
+import type { Slip } from '../api/client';
+import { Button } from '../ui/Button';
+import { Megahertz, offset } from '../ui/Megahertz';
+import { VerdictMark, verdictEdge, verdictText, verdictWord } from '../ui/VerdictMark';
+
+interface Props {
+  slip: Slip;
+  selected: boolean;
+  onSelect: () => void;
+  onCure: () => void;
+}
+
+/** One entry on two lines: what it comes to and why; then the radio's facts. */
+export function SlipRow({ slip, selected, onSelect, onCure }: Props) {
+  return (
+    <div
+      className={`border-line relative flex h-full items-stretch border-b border-l-[3px] ${verdictEdge[slip.verdict] ?? ''} ${selected ? 'bg-accent-wash' : 'bg-sheet hover:bg-sunk'}`}
+    >
+      <button
+        type="button"
+        data-entry={slip.id}
+        aria-current={selected}
+        tabIndex={selected ? 0 : -1}
+        onClick={onSelect}
+        className="flex min-w-0 grow flex-col justify-center gap-px overflow-hidden py-1 pr-2 pl-3 text-left focus-visible:-outline-offset-2"
+      >
+        <span className="flex w-full items-center gap-2">
+          <VerdictMark verdict={slip.verdict} size={15} />
+          <span className={`text-second w-11 shrink-0 font-semibold ${verdictText[slip.verdict] ?? ''}`}>
+            {verdictWord(slip.verdict)}
+          </span>
+          <span className="max-w-44 shrink-0 truncate font-semibold">{slip.fields.name ?? '(no name)'}</span>
+          <span className="text-second min-w-0 truncate">{slip.reason}</span>
+          {slip.more > 0 && (
+            <span className="text-second text-soft shrink-0" title={`and ${slip.more} more`}>
+              +{slip.more}
+            </span>
+          )}
+        </span>
+        <Facts slip={slip} />
+      </button>
+      {slip.cure && (
+        <span className="hidden shrink-0 items-center pr-3 sm:flex">
+          <Button
+            kind="quiet"
+            className="text-second max-w-52"
+            tabIndex={-1}
+            onClick={onCure}
+            title={slip.cure.label}
+          >
+            <span className="truncate">{slip.cure.label}</span>
+            <VerdictMark verdict={slip.cure.verdictAfter} size={11} />
+            <span className="sr-only">for {slip.fields.name ?? 'this entry'}</span>
+          </Button>
+        </span>
+      )}
+    </div>
+  );
+}
+
+function Facts({ slip }: { slip: Slip }) {
+  const { fields } = slip;
+  return (
+    <span className="text-second text-soft flex w-full items-baseline gap-3 overflow-hidden pl-[23px] whitespace-nowrap">
+      <span className="w-8 shrink-0 font-mono">{fields.number}</span>
+      <span className="w-[10.2rem] shrink-0">
+        hears{' '}
+        <span className="text-ink">
+          {slip.rxHz === null ? (fields.rxMhz ?? '?') : <Megahertz hertz={slip.rxHz} />}
+        </span>
+      </span>
+      <span className="w-[13.2rem] shrink-0">
+        <Talks slip={slip} />
+      </span>
+      <span className="w-12 shrink-0">{fields.emission ?? fields.mode}</span>
+      <span className="w-12 shrink-0 text-right">{fields.powerW ? `${fields.powerW} W` : ''}</span>
+      {fields.txTone && <span>sends {fields.txTone}</span>}
+      {fields.rxTone && <span>opens with {fields.rxTone}</span>}
+    </span>
+  );
+}
+
+function Talks({ slip }: { slip: Slip }) {
+  if (slip.txHz === null) return slip.fields.txMhz ? <>talks on {slip.fields.txMhz}?</> : <>never talks</>;
+  if (slip.txHz === slip.rxHz) return <>talks there</>;
+  return (
+    <>
+      talks on{' '}
+      <span className="text-ink">
+        <Megahertz hertz={slip.txHz} />
+      </span>
+      {slip.rxHz !== null && <> ({offset(slip.txHz - slip.rxHz)})</>}
+    </>
+  );
+}

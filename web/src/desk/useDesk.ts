@@ -1,0 +1,146 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, data, Problem, type Change, type Conflict, type Desk, type Slip } from '../api/client';
+
+/** Something done that can be undone. */
+interface Step {
+  label: string;
+  changes: Change[];
+}
+
+interface Clash {
+  step: Step;
+  conflict: Conflict;
+}
+
+const inverse = (changes: Change[], added: number[]): Change[] => {
+  let next = 0;
+  return changes
+    .map((change): Change => {
+      switch (change.kind) {
+        case 'add':
+          return { kind: 'remove', entry: added[next++] ?? null, behind: null, before: {}, after: {} };
+        case 'remove':
+          return { ...change, kind: 'restore' };
+        case 'restore':
+          return { ...change, kind: 'remove' };
+        default:
+          return { ...change, before: change.after, after: change.before };
+      }
+    })
+    .reverse();
+};
+
+/** The change that sets fields of an entry. */
+export const edit = (slip: Slip, after: Record<string, string>): Change => ({
+  kind: 'edit',
+  entry: slip.id,
+  behind: null,
+  before: Object.fromEntries(Object.keys(after).map((key) => [key, slip.fields[key] ?? ''])),
+  after,
+});
+
+/** A list under audit, its changes, and the way back. */
+export function useDesk(list: number) {
+  const queries = useQueryClient();
+  const key = ['desk', list];
+  const desk = useQuery({
+    queryKey: key,
+    queryFn: () => data(api.GET('/api/lists/{list}', { params: { path: { list } } })),
+  });
+  const [past, setPast] = useState<Step[]>([]);
+  const [future, setFuture] = useState<Step[]>([]);
+  const [clash, setClash] = useState<Clash>();
+  const [problem, setProblem] = useState<string>();
+  const [said, setSaid] = useState<string>();
+
+  async function send(step: Step): Promise<Step | undefined> {
+    const version = queries.getQueryData<Desk>(key)?.version ?? 0;
+    try {
+      const changed = await data(
+        api.POST('/api/lists/{list}/changes', {
+          params: { path: { list } },
+          body: { version, changes: step.changes },
+        }),
+      );
+      queries.setQueryData<Desk>(key, (old) => {
+        if (!old) return old;
+        const slips = new Map(old.slips.map((slip) => [slip.id, slip]));
+        changed.slips.forEach((slip) => slips.set(slip.id, slip));
+        const ordered = changed.order.map((id) => slips.get(id)).filter((slip) => slip !== undefined);
+        return { ...old, version: changed.version, counts: changed.counts, slips: ordered };
+      });
+      setProblem(undefined);
+      return { label: step.label, changes: inverse(step.changes, changed.added) };
+    } catch (cause) {
+      if (cause instanceof Problem && cause.status === 409) {
+        setClash({ step, conflict: cause.body as Conflict });
+      } else {
+        setProblem(cause instanceof Error ? cause.message : 'The change was not saved.');
+      }
+      return undefined;
+    }
+  }
+
+  /** Makes a change, and keeps the way back. */
+  async function act(label: string, changes: Change[]): Promise<boolean> {
+    const back = await send({ label, changes });
+    if (!back) return false;
+    setPast((steps) => [...steps, back]);
+    setFuture([]);
+    setSaid(label);
+    return true;
+  }
+
+  async function undo() {
+    const step = past.at(-1);
+    if (!step) return;
+    const again = await send(step);
+    if (again) {
+      setPast((steps) => steps.slice(0, -1));
+      setFuture((steps) => [...steps, again]);
+      setSaid(`Undone: ${step.label}`);
+    }
+  }
+
+  async function redo() {
+    const step = future.at(-1);
+    if (!step) return;
+    const back = await send(step);
+    if (back) {
+      setFuture((steps) => steps.slice(0, -1));
+      setPast((steps) => [...steps, back]);
+      setSaid(`Done again: ${step.label}`);
+    }
+  }
+
+  const reload = () => queries.invalidateQueries({ queryKey: key });
+
+  /** Settles a clash: my texts over theirs, or theirs kept. */
+  async function settle(mine: boolean) {
+    const open = clash;
+    setClash(undefined);
+    await reload();
+    if (!open || !mine) return;
+    const changes = open.step.changes.map((change) => {
+      const both = open.conflict.conflicts.find((each) => each.entry === change.entry);
+      return both ? { ...change, before: { ...change.before, ...both.theirs } } : change;
+    });
+    await act(open.step.label, changes);
+  }
+
+  return {
+    desk,
+    act,
+    undo,
+    redo,
+    settle,
+    reload,
+    clash,
+    problem,
+    said,
+    canUndo: past.at(-1)?.label,
+    canRedo: future.at(-1)?.label,
+    dismiss: () => setProblem(undefined),
+  };
+}

@@ -1,0 +1,174 @@
+import { scaleLinear } from 'd3-scale';
+import { useEffect, useRef, useState } from 'react';
+import type { Schemas, Slip } from '../api/client';
+import { megahertz } from '../ui/Megahertz';
+import { EntryLane } from './EntryLane';
+import { home, panned, type View, zoomed } from './view';
+
+interface Props {
+  ruler: Schemas['Ruler'];
+  slips: Slip[];
+  selected?: Slip;
+  view: View;
+  onView: (view: View) => void;
+  onSelect: (slip: Slip) => void;
+}
+
+const LABELS = 52;
+
+/** A frequency axis with three lanes: what the holder may do, what the plan keeps it for, what the list does. */
+export function Ruler({ ruler, slips, selected, view, onView, onSelect }: Props) {
+  const box = useRef<HTMLDivElement>(null);
+  const [width, setWidth] = useState(900);
+  const drag = useRef<{ x: number; view: View } | null>(null);
+  const scale = scaleLinear([view.low, view.high], [0, width]);
+
+  useEffect(() => {
+    const element = box.current;
+    if (!element) return;
+    const sizes = new ResizeObserver(([entry]) => entry && setWidth(entry.contentRect.width));
+    sizes.observe(element);
+    return () => sizes.disconnect();
+  }, []);
+
+  // The wheel zooms; React's own handler could not keep the page from scrolling with it.
+  useEffect(() => {
+    const element = box.current;
+    if (!element) return;
+    const wheel = (event: WheelEvent) => {
+      event.preventDefault();
+      const sideways = Math.abs(event.deltaX) > Math.abs(event.deltaY);
+      if (sideways) return onView(panned(view, event.deltaX / width));
+      const fixed =
+        view.low + ((event.clientX - element.getBoundingClientRect().left) / width) * (view.high - view.low);
+      onView(zoomed(view, Math.exp(-event.deltaY / 300), fixed));
+    };
+    element.addEventListener('wheel', wheel, { passive: false });
+    return () => element.removeEventListener('wheel', wheel);
+  }, [view, width, onView]);
+
+  const seen = <T extends { low: number; high: number }>(spans: T[]) =>
+    spans.filter((span) => span.high >= view.low && span.low <= view.high);
+  const place = (low: number, high: number, least: number) => {
+    const left = Math.max(-4, scale(low));
+    const right = Math.min(width + 4, scale(high));
+    const size = Math.max(least, right - left);
+    return { left: left - (size > right - left ? (size - (right - left)) / 2 : 0), width: size };
+  };
+
+  return (
+    <div className="flex h-[132px] select-none" data-testid="ruler">
+      <div
+        className="text-second text-soft flex shrink-0 flex-col text-right"
+        style={{ width: LABELS }}
+        aria-hidden="true"
+      >
+        <span className="h-[18px] pr-2 text-[11px]">MHz</span>
+        <span className="h-[34px] pt-1.5 pr-2">May</span>
+        <span className="h-[34px] pt-1.5 pr-2">Plan</span>
+        <span className="h-[46px] pt-2.5 pr-2">List</span>
+      </div>
+      <div
+        ref={box}
+        className="relative min-w-0 grow cursor-grab touch-none overflow-hidden active:cursor-grabbing"
+        role="img"
+        aria-label={`Ruler from ${megahertz(Math.round(view.low))} to ${megahertz(Math.round(view.high))} MHz`}
+        onPointerDown={(event) => {
+          drag.current = { x: event.clientX, view };
+        }}
+        onPointerMove={(event) => {
+          if (drag.current && event.buttons === 1)
+            onView(panned(drag.current.view, (drag.current.x - event.clientX) / width));
+        }}
+        onPointerUp={() => (drag.current = null)}
+        onPointerLeave={() => (drag.current = null)}
+      >
+        {scale.ticks(Math.max(3, Math.floor(width / 110))).map((tick) => (
+          <div
+            key={tick}
+            className="border-line absolute top-0 h-full border-l pl-1 font-mono text-[11px] leading-[16px]"
+            style={{ left: scale(tick) }}
+          >
+            <span className="text-soft">{megahertz(Math.round(tick))}</span>
+          </div>
+        ))}
+        <div className="absolute inset-x-0 top-[18px] h-[34px]">
+          {seen(ruler.may).map((span) => (
+            <Stretch
+              key={`${span.service} ${span.low}`}
+              at={place(span.low, span.high, 2)}
+              mine={span.onlyFrom === null}
+              words={span.onlyFrom === null ? span.words : `${span.onlyFrom}: ${span.words}`}
+              title={`${megahertz(span.low)}–${megahertz(span.high)} MHz: ${span.words}${span.onlyFrom ? `, needs ${span.onlyFrom}` : ''} (${span.source})`}
+            />
+          ))}
+        </div>
+        <div className="absolute inset-x-0 top-[52px] h-[34px]">
+          {seen(ruler.plan)
+            .filter((row) => row.low !== row.high)
+            .map((row) => (
+              <div
+                key={`${row.low} ${row.high}`}
+                className="border-line bg-sunk absolute top-[4px] h-[25px] overflow-hidden border-x px-1 text-[12px] leading-[25px] text-ellipsis whitespace-nowrap"
+                style={place(row.low, row.high, 1)}
+                title={`${megahertz(row.low)}–${megahertz(row.high)} MHz: ${row.words}`}
+              >
+                {scale(row.high) - scale(row.low) > 24 && row.words}
+              </div>
+            ))}
+          {seen(ruler.plan)
+            .filter((row) => row.low === row.high)
+            .map((row) => (
+              <div
+                key={row.low}
+                className={`absolute top-[2px] h-[29px] border-l-2 ${row.calling ? 'border-accent' : 'border-edge'}`}
+                style={{ left: scale(row.low) - 1 }}
+                title={`${megahertz(row.low)} MHz: ${row.words}`}
+              >
+                {row.calling && (
+                  <span className="bg-paper text-accent absolute top-[9px] left-[2px] px-0.5 text-[11px] leading-[13px]">
+                    {row.calling}
+                  </span>
+                )}
+              </div>
+            ))}
+        </div>
+        <div className="border-edge absolute inset-x-0 top-[86px] h-[46px] border-t">
+          <EntryLane
+            slips={slips.filter((slip) => inSight(slip, view))}
+            selected={selected}
+            place={place}
+            scale={scale}
+            width={width}
+            onSelect={onSelect}
+          />
+        </div>
+      </div>
+    </div>
+  );
+}
+
+function inSight(slip: Slip, view: View): boolean {
+  const ends = [slip.rxHz, slip.txHz].filter((hertz) => hertz !== null);
+  return ends.some((hertz) => hertz > view.low - 20_000 && hertz < view.high + 20_000) && home(slip) !== null;
+}
+
+interface StretchProps {
+  at: { left: number; width: number };
+  mine: boolean;
+  words: string;
+  title: string;
+}
+
+/** What may be sent there: solid for this holder, outlined where a higher class could. */
+function Stretch({ at, mine, words, title }: StretchProps) {
+  return (
+    <div
+      className={`absolute top-[4px] h-[25px] overflow-hidden border px-1 text-[12px] leading-[23px] text-ellipsis whitespace-nowrap ${mine ? 'bg-reach border-reach' : 'text-soft border-edge border-dashed'}`}
+      style={at}
+      title={title}
+    >
+      {at.width > 24 && words}
+    </div>
+  );
+}
