@@ -264,10 +264,10 @@ export function Desk({ desk, ruler, work }: Props) {
             }}
           />
           <span className="grow" />
-          <span className="text-second text-soft hidden shrink-0 md:inline">
+          <span className="text-second text-soft hidden shrink-0 2xl:inline">
             for <span className="text-ink">{desk.carriers[0]?.name ?? 'nobody with a licence'}</span>
           </span>
-          <div className="hidden shrink-0 gap-1 md:flex" role="group" aria-label="Zoom">
+          <div className="hidden shrink-0 md:flex" role="group" aria-label="Zoom">
             <Button kind="quiet" className="text-second" onClick={() => setManual(undefined)}>
               Band
             </Button>
@@ -287,6 +287,7 @@ export function Desk({ desk, ruler, work }: Props) {
           </div>
         </div>
         <Ruler
+          holder={desk.carriers[0]?.name ?? 'nobody with a licence'}
           ruler={ruler}
           slips={slips}
           selected={selected}

@@ -1,5 +1,6 @@
 import type { Slip } from '../api/client';
 import { length, megahertz } from '../ui/Megahertz';
+import { overrun } from '../ui/overrun';
 
 const WIDTH = 330;
 const MARGIN = 40;
@@ -7,12 +8,12 @@ const MARGIN = 40;
 /** The signal at its true width against the edge that it crosses. */
 export function EdgeDrawing({ slip }: { slip: Slip }) {
   const { lowHz, highHz, edgeHz } = slip;
-  if (lowHz === null || highHz === null || edgeHz === null) return null;
+  const beyond = overrun(slip);
+  if (lowHz === null || highHz === null || edgeHz === null || !beyond) return null;
   const low = Math.min(lowHz, edgeHz);
   const high = Math.max(highHz, edgeHz);
   const x = (hertz: number) => MARGIN + ((hertz - low) / (high - low)) * (WIDTH - 2 * MARGIN);
-  const top = highHz > edgeHz;
-  const [from, to] = top ? [Math.max(lowHz, edgeHz), highHz] : [lowHz, Math.min(highHz, edgeHz)];
+  const { low: from, high: to, top } = beyond;
   const over = to - from;
   return (
     <svg
@@ -31,7 +32,7 @@ export function EdgeDrawing({ slip }: { slip: Slip }) {
       />
       <rect x={x(lowHz)} y="15" width={x(highHz) - x(lowHz)} height="12" className="fill-slate" />
       <rect x={x(from)} y="15" width={Math.max(2, x(to) - x(from))} height="12" className="fill-hold" />
-      <line x1={x(edgeHz)} x2={x(edgeHz)} y1="6" y2="34" className="stroke-ink" strokeWidth="1.5" />
+      <line x1={x(edgeHz)} x2={x(edgeHz)} y1="12" y2="34" className="stroke-ink" strokeWidth="1.5" />
       <text x={x(edgeHz)} y="44" textAnchor="middle" className="fill-soft font-mono text-[10px]">
         {megahertz(edgeHz)}
       </text>

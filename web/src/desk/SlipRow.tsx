@@ -61,28 +61,32 @@ export function SlipRow({ slip, selected, onSelect, onCure }: Props) {
 function Facts({ slip }: { slip: Slip }) {
   const { fields } = slip;
   return (
-    <span className="text-second text-soft flex w-full items-baseline gap-3 overflow-hidden pl-[23px] whitespace-nowrap">
-      <span className="w-8 shrink-0 font-mono">{fields.number}</span>
-      <span className="w-[10.2rem] shrink-0">
+    <span className="text-second text-soft flex w-full items-baseline gap-2 overflow-hidden pl-[23px] whitespace-nowrap">
+      <span className="w-11 shrink-0 font-mono">{fields.number}</span>
+      <span className="w-[8.7rem] shrink-0">
         hears{' '}
         <span className="text-ink">
           {slip.rxHz === null ? (fields.rxMhz ?? '?') : <Megahertz hertz={slip.rxHz} />}
         </span>
       </span>
-      <span className="w-[13.2rem] shrink-0">
+      <span className="w-[12.4rem] shrink-0">
         <Talks slip={slip} />
       </span>
       <span className="w-12 shrink-0">{fields.emission ?? fields.mode}</span>
       <span className="w-12 shrink-0 text-right">{fields.powerW ? `${fields.powerW} W` : ''}</span>
-      {fields.txTone && <span>sends {fields.txTone}</span>}
-      {fields.rxTone && <span>opens with {fields.rxTone}</span>}
+      <span className="truncate pl-1">{tones(fields.txTone, fields.rxTone)}</span>
     </span>
   );
 }
 
+function tones(sends: string | undefined, opens: string | undefined): string {
+  if (sends && sends === opens) return `${sends} both ways`;
+  return [sends && `sends ${sends}`, opens && `opens with ${opens}`].filter(Boolean).join(', ');
+}
+
 function Talks({ slip }: { slip: Slip }) {
   if (slip.txHz === null) return slip.fields.txMhz ? <>talks on {slip.fields.txMhz}?</> : <>never talks</>;
-  if (slip.txHz === slip.rxHz) return <>talks there</>;
+  if (slip.txHz === slip.rxHz) return <>talks direct</>;
   return (
     <>
       talks on{' '}

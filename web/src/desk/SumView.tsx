@@ -1,20 +1,37 @@
 import type { Schemas } from '../api/client';
 
+type Line = Schemas['SumLine'];
+
 const RULE: Record<string, string> = {
   total: 'border-t border-edge',
   rest: 'border-t border-edge font-semibold',
 };
 
+const HERTZ: Record<string, number> = { Hz: 1, kHz: 1_000, MHz: 1_000_000 };
+
+/** In a sum of frequencies every line is in megahertz with six decimals, so that the columns stand under each other. */
+function aligned(line: Line): Line {
+  const [amount, unit] = line.unit ? [line.amount, line.unit] : (line.amount.split(' ') as [string, string]);
+  const factor = HERTZ[unit];
+  const value = Number(amount);
+  if (factor === undefined || Number.isNaN(value)) return line;
+  const digits = (Math.round(value * factor) / 1_000_000).toFixed(6);
+  return { ...line, amount: `${digits.slice(0, -3)} ${digits.slice(-3)}`, unit: 'MHz' };
+}
+
 /** A sum set in columns, as one would do it on paper. */
-export function SumView({ lines }: { lines: Schemas['SumLine'][] }) {
+export function SumView({ lines }: { lines: Line[] }) {
+  const frequencies = lines[0]?.unit === 'MHz';
   return (
     <table className="text-second w-full border-collapse">
       <tbody>
-        {lines.map((line, index) => (
+        {(frequencies ? lines.map(aligned) : lines).map((line, index) => (
           <tr key={index} className={RULE[line.role] ?? ''}>
-            <td className="w-4 pr-1 text-right font-mono">{line.role === 'total' ? '' : line.sign}</td>
-            <td className="py-px text-right font-mono whitespace-nowrap">{line.amount}</td>
-            <td className="text-soft px-1.5 whitespace-nowrap">{line.unit}</td>
+            <td className="w-4 pr-1 text-right align-top font-mono">
+              {line.role === 'total' ? '' : line.sign}
+            </td>
+            <td className="py-px text-right align-top font-mono whitespace-nowrap">{line.amount}</td>
+            <td className="text-soft px-1.5 align-top whitespace-nowrap">{line.unit}</td>
             <td className="text-soft w-full pl-1 leading-tight">
               {line.role === 'inside' ? <>is {line.label}</> : line.label}
             </td>

@@ -103,7 +103,7 @@ function Lists({ lists }: { lists: Schemas['ListSummary'][] }) {
             to={`/lists/${list.id}`}
             className={`hover:bg-accent-wash flex flex-wrap items-center gap-x-6 gap-y-1 border-l-[3px] px-4 py-3 ${list.counts.hold > 0 ? 'border-l-hold' : list.counts.query > 0 ? 'border-l-query' : 'border-l-clear'}`}
           >
-            <span className="min-w-64 grow">
+            <span className="min-w-0 grow basis-80">
               <span className="block font-semibold">{list.name}</span>
               <span className="text-second text-soft">
                 {list.entries} entries, carried by {list.carriers.join(', ')}. Changed{' '}
@@ -114,7 +114,7 @@ function Lists({ lists }: { lists: Schemas['ListSummary'][] }) {
               {VERDICTS.map((verdict) => (
                 <span
                   key={verdict}
-                  className={`flex w-[4.6rem] items-center gap-1.5 ${list.counts[verdict] === 0 ? 'text-soft' : verdictText[verdict]}`}
+                  className={`flex w-[5.6rem] items-center whitespace-nowrap gap-1.5 ${list.counts[verdict] === 0 ? 'text-soft' : verdictText[verdict]}`}
                 >
                   <VerdictMark verdict={verdict} />
                   <span>

@@ -20,7 +20,11 @@ export function BandChips({ bands, slips, current, onChoose }: Props) {
   }
   const rising = [...groups].sort(([, a], [, b]) => (a.band?.low ?? Infinity) - (b.band?.low ?? Infinity));
   return (
-    <div className="flex min-w-0 gap-1 overflow-x-auto" role="group" aria-label="Bands">
+    <div
+      className="relative flex min-w-0 gap-1 overflow-x-auto [scrollbar-width:none]"
+      role="group"
+      aria-label="Bands"
+    >
       {rising.map(([name, { band, slips: members }]) => {
         const held = members.filter((slip) => slip.verdict === 'hold').length;
         const worst = members.find((slip) => slip.verdict === 'hold') ?? members[0];
@@ -29,8 +33,9 @@ export function BandChips({ bands, slips, current, onChoose }: Props) {
             key={name}
             type="button"
             aria-pressed={name === current}
+            ref={name === current ? intoSight : undefined}
             onClick={() => worst && onChoose(worst, band)}
-            className={`text-second flex shrink-0 items-center gap-1.5 rounded-full border px-2.5 py-px whitespace-nowrap ${name === current ? 'border-accent bg-accent-wash text-accent font-semibold' : 'border-line hover:border-edge'}`}
+            className={`text-second flex shrink-0 items-center gap-1 rounded-full border px-2 py-px whitespace-nowrap ${name === current ? 'border-accent bg-accent-wash text-accent font-semibold' : 'border-line hover:border-edge'}`}
           >
             {name}
             <span className="font-mono">{members.length}</span>
@@ -40,4 +45,13 @@ export function BandChips({ bands, slips, current, onChoose }: Props) {
       })}
     </div>
   );
+}
+
+/** A chip that has become the current one is brought into sight, sideways only. */
+function intoSight(chip: HTMLElement | null) {
+  const row = chip?.parentElement;
+  if (!chip || !row) return;
+  if (chip.offsetLeft < row.scrollLeft) row.scrollLeft = chip.offsetLeft;
+  const right = chip.offsetLeft + chip.offsetWidth - row.clientWidth;
+  if (right > row.scrollLeft) row.scrollLeft = right;
 }

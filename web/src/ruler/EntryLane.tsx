@@ -1,6 +1,7 @@
 import type { ScaleLinear } from 'd3-scale';
 import type { Slip } from '../api/client';
 import { length, offset } from '../ui/Megahertz';
+import { overrun } from '../ui/overrun';
 
 interface Props {
   slips: Slip[];
@@ -79,15 +80,6 @@ function Marks({ slip, selected, place, onSelect }: MarksProps) {
       )}
     </>
   );
-}
-
-/** The part of the signal beyond the edge. */
-function overrun(slip: Slip): { low: number; high: number } | undefined {
-  const { lowHz, highHz, edgeHz } = slip;
-  if (lowHz === null || highHz === null || edgeHz === null) return undefined;
-  return highHz > edgeHz
-    ? { low: Math.max(lowHz, edgeHz), high: highHz }
-    : { low: lowHz, high: Math.min(highHz, edgeHz) };
 }
 
 function OverLabel({ slip, scale, width }: { slip: Slip; scale: Props['scale']; width: number }) {

@@ -9,6 +9,8 @@ interface Props {
   ruler: Schemas['Ruler'];
   slips: Slip[];
   selected?: Slip;
+  /** Whose privileges the upper lane draws. */
+  holder: string;
   view: View;
   onView: (view: View) => void;
   onSelect: (slip: Slip) => void;
@@ -17,7 +19,7 @@ interface Props {
 const LABELS = 52;
 
 /** A frequency axis with three lanes: what the holder may do, what the plan keeps it for, what the list does. */
-export function Ruler({ ruler, slips, selected, view, onView, onSelect }: Props) {
+export function Ruler({ ruler, slips, selected, holder, view, onView, onSelect }: Props) {
   const box = useRef<HTMLDivElement>(null);
   const [width, setWidth] = useState(900);
   const drag = useRef<{ x: number; view: View } | null>(null);
@@ -64,7 +66,7 @@ export function Ruler({ ruler, slips, selected, view, onView, onSelect }: Props)
         aria-hidden="true"
       >
         <span className="h-[18px] pr-2 text-[11px]">MHz</span>
-        <span className="h-[34px] pt-1.5 pr-2">May</span>
+        <span className="h-[34px] truncate pt-1.5 pr-2">May</span>
         <span className="h-[34px] pt-1.5 pr-2">Plan</span>
         <span className="h-[46px] pt-2.5 pr-2">List</span>
       </div>
@@ -72,7 +74,7 @@ export function Ruler({ ruler, slips, selected, view, onView, onSelect }: Props)
         ref={box}
         className="relative min-w-0 grow cursor-grab touch-none overflow-hidden active:cursor-grabbing"
         role="img"
-        aria-label={`Ruler from ${megahertz(Math.round(view.low))} to ${megahertz(Math.round(view.high))} MHz`}
+        aria-label={`Ruler for ${holder} from ${megahertz(Math.round(view.low))} to ${megahertz(Math.round(view.high))} MHz`}
         onPointerDown={(event) => {
           drag.current = { x: event.clientX, view };
         }}
@@ -108,7 +110,7 @@ export function Ruler({ ruler, slips, selected, view, onView, onSelect }: Props)
             .filter((row) => row.low !== row.high)
             .map((row) => (
               <div
-                key={`${row.low} ${row.high}`}
+                key={`${row.low} ${row.high} ${row.words}`}
                 className="border-line bg-sunk absolute top-[4px] h-[25px] overflow-hidden border-x px-1 text-[12px] leading-[25px] text-ellipsis whitespace-nowrap"
                 style={place(row.low, row.high, 1)}
                 title={`${megahertz(row.low)}–${megahertz(row.high)} MHz: ${row.words}`}
@@ -120,7 +122,7 @@ export function Ruler({ ruler, slips, selected, view, onView, onSelect }: Props)
             .filter((row) => row.low === row.high)
             .map((row) => (
               <div
-                key={row.low}
+                key={`${row.low} ${row.words}`}
                 className={`absolute top-[2px] h-[29px] border-l-2 ${row.calling ? 'border-accent' : 'border-edge'}`}
                 style={{ left: scale(row.low) - 1 }}
                 title={`${megahertz(row.low)} MHz: ${row.words}`}

@@ -22,15 +22,26 @@ public record Overrun(boolean atTop, long over, Frequency reach, Frequency edge)
         : new Overrun(false, below, new Frequency(signal.low()), new Frequency(room.low()));
   }
 
-  /** What the edge is called: the end of a band, or of the part this class may use so. */
+  /** What the edge is called: the end of a band, of its part for such an emission, or of what this class may use. */
   public String edgeName(Route route, Room room) {
     String side = atTop ? "top" : "bottom";
     String band = (atTop ? room.high() : room.low()).band();
     boolean ofBand = route.bands().flatMap(bands -> bands.band(band))
         .map(span -> (atTop ? span.high() : span.low()) == edge.hertz()).orElse(false);
-    return ofBand ? "the " + side + " of the " + band + " band"
+    if (ofBand) {
+      return "the " + side + " of the " + band + " band";
+    }
+    String emission = Words.emission(route.on());
+    return sameForAll(route) ? "the " + side + " of the " + band + " part for " + emission
         : "the " + side + " of the " + band + " part where " + Words.capital(route.licenceClass().orElse("anyone"))
-            + " may use " + Words.emission(route.on());
+            + " may use " + emission;
+  }
+
+  /** Whether the highest class has its edge there too. */
+  private boolean sameForAll(Route route) {
+    return route.bands().flatMap(bands ->
+            bands.room(bands.traits().classes().size() - 1, route.emission(), route.transmit()))
+        .map(highest -> (atTop ? highest.span().high() : highest.span().low()) == edge.hertz()).orElse(false);
   }
 
   /** The sum: where it talks, the side of the signal towards the edge, where that reaches. */

@@ -1,7 +1,7 @@
 package org.wache.audit;
 
-import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -26,21 +26,26 @@ public final class Remedies {
     this.position = position;
   }
 
-  /** The proved cures of one finding, the least intrusive first; cures that end in the same entry are told once. */
+  /**
+   * The proved cures of one finding, the least intrusive first: those that help alone, then those that needed others
+   * added, and listening only last. Cures that end in the same entry are told once.
+   */
   public List<ProvedRemedy> of(Finding finding) {
-    List<ProvedRemedy> proved = new ArrayList<>();
-    List<Channel> ends = new ArrayList<>();
+    Map<Channel, ProvedRemedy> alone = new LinkedHashMap<>();
+    Map<Channel, ProvedRemedy> completed = new LinkedHashMap<>();
+    Map<Channel, ProvedRemedy> listening = new LinkedHashMap<>();
     for (Change change : finding.cures()) {
       Change whole = completed(change, finding);
-      if (whole != null) {
+      if (whole != null && !apply(whole).equals(audit.entry(position).channel())) {
         Channel end = apply(whole);
-        if (!ends.contains(end) && !end.equals(audit.entry(position).channel())) {
-          ends.add(end);
-          proved.add(new ProvedRemedy(trimmed(whole), trial(end).verdict()));
-        }
+        Map<Channel, ProvedRemedy> kind = end.transmit().isEmpty() ? listening
+            : whole == change ? alone : completed;
+        kind.putIfAbsent(end, new ProvedRemedy(trimmed(whole), trial(end).verdict()));
       }
     }
-    return proved;
+    completed.forEach(alone::putIfAbsent);
+    listening.forEach(alone::putIfAbsent);
+    return List.copyOf(alone.values());
   }
 
   /** The change with what else it needs to leave no hold; null when there is nothing that helps. */

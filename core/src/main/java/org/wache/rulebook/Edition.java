@@ -16,6 +16,7 @@ public final class Edition {
   private final Span plausible;
   private final double frequencyErrorPpm;
   private final List<Service> services;
+  private final List<Allocation> allAllocations;
   private final SpanIndex<Allocation> allocations;
   private final String allocationSource;
   private final BandPlan plan;
@@ -32,6 +33,7 @@ public final class Edition {
     this.plausible = plausible;
     this.frequencyErrorPpm = frequencyErrorPpm;
     this.services = List.copyOf(services);
+    this.allAllocations = List.copyOf(allocations);
     this.allocations = SpanIndex.of(allocations, Allocation::span);
     this.allocationSource = allocationSource;
     this.plan = plan;
@@ -114,6 +116,11 @@ public final class Edition {
   public Optional<Allocation> allocation(Frequency frequency) {
     List<Allocation> there = allocations.at(frequency.hertz());
     return there.isEmpty() ? Optional.empty() : Optional.of(there.get(0));
+  }
+
+  /** All rows of the table of allocations. */
+  public List<Allocation> allocations() {
+    return allAllocations;
   }
 
   /** The section of the table of allocations. */

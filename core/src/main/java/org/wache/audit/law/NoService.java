@@ -34,7 +34,7 @@ public final class NoService implements StrandedRule {
   public List<Finding> on(Entry entry) {
     Frequency transmit = entry.channel().transmit().orElseThrow();
     Optional<Allocation> allocation = entry.edition().allocation(transmit);
-    String whose = allocation.map(row -> "belongs to " + row.whose() + ": " + row.say())
+    String whose = allocation.map(NoService::belongs)
         .orElse("belongs to no service that this rulebook opens to clubs, families or firms");
     return List.of(Finding.hold(Slug.NO_SERVICE)
         .message("%s %s.", transmit, whose)
@@ -42,5 +42,9 @@ public final class NoService implements StrandedRule {
             .orElse(Sum.NONE))
         .source(entry.edition().cite(entry.edition().allocationSource()))
         .cures(() -> List.of(Change.listenOnly())));
+  }
+
+  private static String belongs(Allocation row) {
+    return "belongs to " + row.whose() + (row.whose().contains(row.say()) ? "" : ": " + row.say());
   }
 }

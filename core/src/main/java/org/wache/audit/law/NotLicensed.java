@@ -72,7 +72,7 @@ public final class NotLicensed implements StrandedRule {
     }
     if (service instanceof BandService bands) {
       int lowest = bands.lowestClassFor(entry.channel().emission().orElseThrow(), entry.channel().transmit().get());
-      String least = lowest < 0 ? "" : ", " + Words.capital(service.traits().classes().get(lowest)) + " or higher";
+      String least = lowest < 0 ? "" : " (" + Words.capital(service.traits().classes().get(lowest)) + " or higher)";
       return "an amateur licence" + least;
     }
     return "a " + service.title() + " licence";

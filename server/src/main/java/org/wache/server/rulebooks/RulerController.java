@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.wache.audit.Words;
 import org.wache.exchange.LicenceWords;
+import org.wache.rulebook.Allocation;
 import org.wache.rulebook.AuthorisedService;
 import org.wache.rulebook.BandService;
 import org.wache.rulebook.ChannelService;
@@ -29,6 +30,11 @@ import org.wache.server.problems.Refused;
 /** What the band ruler draws: the bands, what a holder may do in them, and what the plan keeps them for. */
 @RestController
 class RulerController {
+
+  /** Personal-radio channels overlap; they are drawn as wide as their raster lets them stand apart. */
+  private static final long CHANNEL_DRAWN = 11_000;
+  /** Below this the table of allocations is too coarse to draw. */
+  private static final long COARSE_BELOW = 25_000_000;
 
   private final Clock clock;
 
@@ -76,7 +82,11 @@ class RulerController {
     }
     onePerStretch(may);
     bands.sort(Comparator.comparingLong(Band::low));
-    List<Plan> plan = edition.plan().rows().stream().map(RulerController::plan).toList();
+    List<Plan> plan = new ArrayList<>(edition.allocations().stream()
+        .filter(row -> row.span().low() >= COARSE_BELOW)
+        .sorted(Comparator.comparingLong((Allocation row) -> -row.span().length()))
+        .map(row -> new Plan(row.span().low(), row.span().high(), row.whose(), Optional.empty())).toList());
+    edition.plan().rows().stream().map(RulerController::plan).forEach(plan::add);
     return new Ruler(bands, may, plan);
   }
 
@@ -151,11 +161,11 @@ class RulerController {
   }
 
   private static May channel(Edition edition, Service service, FixedChannel channel, boolean open) {
-    long half = channel.width().hertz() / 2;
+    long half = service instanceof ChannelService ? CHANNEL_DRAWN / 2 : channel.width().hertz() / 2;
     String from = service instanceof BandService bands
         ? Words.capital(bands.traits().classes().get(channel.lowestClass())) : service.title() + " licence";
     return new May(channel.centre().hertz() - half, channel.centre().hertz() + half,
-        service instanceof ChannelService ? service.title() + " " + channel.name() : channel.name(),
+        service instanceof ChannelService ? service.title() + " " + channel.name().replace("repeater input", "in") : channel.name(),
         open ? Optional.empty() : Optional.of(from), service.id(), edition.cite(channel.source()));
   }
 
