@@ -24,7 +24,8 @@ public final class Cures {
   public static Change moved(String label, Channel channel, Frequency transmit) {
     Frequency before = channel.transmit().orElseThrow();
     Frequency receive = channel.receive().orElse(before);
-    return Change.frequencies(label, receive.plus(transmit.minus(before)), transmit);
+    long moved = receive.hertz() + transmit.minus(before);
+    return Change.frequencies(label, moved > 0 ? new Frequency(moved) : transmit, transmit);
   }
 
   /** Other modes that carry the same kind of message. */

@@ -60,7 +60,7 @@ public final class Channel {
 
   private static Optional<Span> span(Frequency dial, Emission emission, Optional<Mode> mode) {
     Span around = emission.aroundDial(mode.isPresent() && mode.get() == Mode.LSB);
-    return around.low() + dial.hertz() < 0 ? Optional.empty() : Optional.of(around.shifted(dial.hertz()));
+    return around.low() + dial.hertz() < 1 ? Optional.empty() : Optional.of(around.shifted(dial.hertz()));
   }
 
   /** An entry with these texts and the texts of the list's further columns; a missing field is empty. */

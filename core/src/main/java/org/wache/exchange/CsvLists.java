@@ -159,6 +159,15 @@ public final class CsvLists {
       }
       writer.writeRecord(row);
     }
+    flush(writer);
     return out.toString();
+  }
+
+  private static void flush(CsvWriter writer) {
+    try {
+      writer.flush();
+    } catch (java.io.IOException e) {
+      throw new java.io.UncheckedIOException(e); // a string is always writable
+    }
   }
 }

@@ -85,31 +85,29 @@ public final class Edition {
    * channels do not count.
    */
   public List<Service> servicesAt(Frequency frequency) {
-    Service only = null;
-    List<Service> found = null;
-    boolean exact = false;
-    for (int i = 0; i < services.size(); i++) {
+    Inclusion[] inclusions = new Inclusion[services.size()];
+    boolean onChannel = false;
+    int found = 0;
+    Service last = null;
+    for (int i = 0; i < inclusions.length; i++) {
       Service service = services.get(i);
-      Inclusion inclusion = service.includes(frequency);
-      if (inclusion == Inclusion.OUTSIDE || exact && inclusion == Inclusion.NEAR) {
-        continue;
-      }
-      if (inclusion == Inclusion.EXACT && !exact) {
-        exact = true;
-        only = null;
-        found = null;
-      }
-      if (only == null && found == null) {
-        only = service;
-      } else {
-        if (found == null) {
-          found = new ArrayList<>(4);
-          found.add(only);
-        }
-        found.add(service);
+      inclusions[i] = service.includes(frequency);
+      onChannel |= inclusions[i] == Inclusion.EXACT && service instanceof ChannelService;
+      if (inclusions[i] != Inclusion.OUTSIDE) {
+        found++;
+        last = service;
       }
     }
-    return found != null ? found : only != null ? List.of(only) : List.of();
+    if (found < 2) {
+      return found == 0 ? List.of() : List.of(last);
+    }
+    List<Service> all = new ArrayList<>(found);
+    for (int i = 0; i < inclusions.length; i++) {
+      if (inclusions[i] == Inclusion.EXACT || inclusions[i] == Inclusion.NEAR && !onChannel) {
+        all.add(services.get(i));
+      }
+    }
+    return all;
   }
 
   /** Whose frequency it is, by the narrowest row. */

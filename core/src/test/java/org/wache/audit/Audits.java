@@ -1,0 +1,42 @@
+package org.wache.audit;
+
+import java.time.LocalDate;
+import java.util.Arrays;
+import java.util.List;
+import org.wache.audit.register.Register;
+import org.wache.channel.Channel;
+import org.wache.channel.ChannelList;
+import org.wache.exchange.LicenceWords;
+import org.wache.rulebook.Edition;
+import org.wache.rulebook.RulebookReader;
+
+/** Audits for tests. */
+public final class Audits {
+
+  public static final LocalDate DAY = LocalDate.of(2026, 11, 25);
+
+  private Audits() {}
+
+  public static Edition edition(LocalDate day) {
+    return RulebookReader.shipped("us").on(day);
+  }
+
+  public static Auditor auditor(LocalDate day, String... holders) {
+    Edition edition = edition(day);
+    return new Auditor(Register.ALL, AuditContext.of(edition, day,
+        Arrays.stream(holders).map(words -> LicenceWords.holder(words, edition)).toList()));
+  }
+
+  public static Audit of(String holder, Channel... channels) {
+    return auditor(DAY, holder).audit(list(channels));
+  }
+
+  public static ChannelList list(Channel... channels) {
+    return new ChannelList("test", List.of(), List.of(channels));
+  }
+
+  /** The rules that found something on an entry. */
+  public static List<String> rules(Audit audit, int position) {
+    return audit.findings(position).stream().map(finding -> finding.slug().text()).toList();
+  }
+}

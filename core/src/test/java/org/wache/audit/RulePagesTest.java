@@ -1,0 +1,113 @@
+package org.wache.audit;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.wache.audit.register.Register;
+import org.wache.channel.Channel;
+import org.wache.channel.ChannelList;
+import org.wache.exchange.LicenceWords;
+import org.wache.licence.Area;
+import org.wache.licence.AuthorisationLine;
+import org.wache.licence.Holder;
+import org.wache.licence.Licence;
+import org.wache.licence.Place;
+import org.wache.signal.Emission;
+import org.wache.signal.Frequency;
+import org.wache.signal.Watts;
+
+/** Every rule has a page in docs/rules that is current, with a bad example that it finds and a good one that it leaves. */
+class RulePagesTest {
+
+  private static final Path PAGES = Path.of("..", "docs", "rules");
+
+  static Stream<Rule> rules() {
+    return Register.ALL.all().stream();
+  }
+
+  @Test
+  void eachRuleIsRegisteredOnce() {
+    assertThat(rules().map(Rule::slug)).containsExactlyInAnyOrder(Slug.values());
+  }
+
+  @ParameterizedTest
+  @MethodSource("rules")
+  void theBadExampleIsFound(Rule rule) {
+    assertThat(found(rule, rule.page().bad())).contains(rule.slug());
+  }
+
+  @ParameterizedTest
+  @MethodSource("rules")
+  void theGoodExampleIsLeft(Rule rule) {
+    assertThat(found(rule, rule.page().good())).doesNotContain(rule.slug());
+  }
+
+  private static List<Slug> found(Rule rule, RulePage.Example example) {
+    boolean scrambled = rule.slug() == Slug.HIDDEN_MEANING;
+    List<Channel> channels = Arrays.stream(example.channels())
+        .map(channel -> scrambled ? Channel.of(channel.texts(), List.of("on")) : channel).toList();
+    ChannelList list = new ChannelList("example", scrambled ? List.of("scramble") : List.of(), channels);
+    return new Auditor(Register.ALL, context(rule, example)).audit(list).findings(0).stream().map(Finding::slug).toList();
+  }
+
+  /** The context that the page describes in words. */
+  private static AuditContext context(Rule rule, RulePage.Example example) {
+    LocalDate day = Audits.DAY;
+    var edition = Audits.edition(day);
+    HouseRules house = new HouseRules(Optional.empty(), OptionalInt.of(180), OptionalInt.empty(), false);
+    Holder holder = example.holder().equals("land-mobile") ? fleet() : LicenceWords.holder(example.holder(), edition);
+    Holder dated = switch (rule.slug()) {
+      case LICENCE_EXPIRED -> until(holder, day.minusDays(1));
+      case LICENCE_EXPIRING -> until(holder, day.plusDays(30));
+      default -> holder;
+    };
+    return new AuditContext(edition, day, List.of(dated), Optional.empty(), Antenna.ASSUMED,
+        rule.slug() == Slug.TIMEOUT_LONG ? house : HouseRules.NONE);
+  }
+
+  private static Holder until(Holder holder, LocalDate day) {
+    return new Holder(holder.name(), holder.licences().stream().map(each -> new Licence(each.service(),
+        each.licenceClass(), each.callSign(), Optional.of(day), each.lines())).toList());
+  }
+
+  private static Holder fleet() {
+    Area area = new Area(new Place(45.2, -93.1, Optional.empty()), 40);
+    return new Holder("fleet", List.of(new Licence("land-mobile", Optional.empty(), Optional.of("WZZB202"),
+        Optional.empty(), List.of(line("451.800", Optional.of(area)), line("456.800", Optional.empty())))));
+  }
+
+  private static AuthorisationLine line(String megahertz, Optional<Area> area) {
+    return new AuthorisationLine(Frequency.ofMegahertz(megahertz).orElseThrow(), Emission.of("11K2F3E"),
+        Optional.of(new Watts(5)), Optional.of(new Watts(5)), OptionalInt.of(20), area);
+  }
+
+  /** Run with -Dwache.write=true to write the pages anew. */
+  @Test
+  void thePagesAreCurrent() throws IOException {
+    boolean write = Boolean.getBoolean("wache.write");
+    for (Rule rule : Register.ALL.all()) {
+      check(PAGES.resolve(rule.slug() + ".md"), RulePageText.of(rule), write);
+    }
+    check(PAGES.resolve("README.md"), RulePageText.index(Register.ALL), write);
+  }
+
+  private static void check(Path file, String text, boolean write) throws IOException {
+    if (write) {
+      Files.createDirectories(file.getParent());
+      Files.writeString(file, text);
+    }
+    assertThat(file).content(StandardCharsets.UTF_8).isEqualTo(text);
+  }
+}
