@@ -135,7 +135,9 @@ export function Desk({ desk, ruler, work }: Props) {
     ]);
   };
   const cureByKey = (digit: number) => {
-    if (!dossier || !saved) return;
+    if (!saved) return;
+    // The first cure stands on the slip already, before the dossier has come.
+    if (!dossier) return void (digit === 1 && saved.cure && cure(saved, saved.cure));
     const found = [...numbered(dossier.findings).values()].flat().find((each) => each.key === digit);
     if (found) cure(saved, found.cure);
   };
@@ -380,7 +382,13 @@ export function Desk({ desk, ruler, work }: Props) {
         </aside>
       </div>
       {work.clash && (
-        <ClashDialog conflict={work.clash.conflict} onSettle={(mine) => void work.settle(mine)} />
+        <ClashDialog
+          conflict={work.clash.conflict}
+          onSettle={(mine) => {
+            setDraft({});
+            void work.settle(mine);
+          }}
+        />
       )}
       {keys && <KeysDialog onClose={() => setKeys(false)} />}
     </div>

@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import org.wache.channel.Channel;
 import org.wache.channel.ChannelList;
 import org.wache.licence.Holder;
@@ -13,6 +14,9 @@ import org.wache.rulebook.Service;
 
 /** Holds lists against the rules for a day, its rulebook and the people who carry the list. Safe to share. */
 public final class Auditor {
+
+  /** From so many entries on, the processor's cores share the work: rules are pure, so the order does not matter. */
+  private static final int WORTH_SHARING = 4_096;
 
   private final EntryRule[] entryRules;
   private final StrandedRule[] strandedRules;
@@ -66,9 +70,9 @@ public final class Auditor {
   public Audit audit(ChannelList list) {
     ListIndex index = new ListIndex(list.channels());
     EntryAudit[] entries = new EntryAudit[list.channels().size()];
-    for (int i = 0; i < entries.length; i++) {
-      entries[i] = judge(new Entry(list.channels().get(i), i, list, index, context));
-    }
+    IntStream positions = IntStream.range(0, entries.length);
+    (entries.length < WORTH_SHARING ? positions : positions.parallel()).forEach(i ->
+        entries[i] = judge(new Entry(list.channels().get(i), i, list, index, context)));
     return new Audit(this, list, index, entries);
   }
 

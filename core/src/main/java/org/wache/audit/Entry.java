@@ -17,7 +17,7 @@ public final class Entry {
   private final ChannelList list;
   private final ListIndex index;
   private final AuditContext context;
-  private List<Service> services;
+  private List<Service> services; // worked out once, by the one thread that judges this entry
 
   Entry(Channel channel, int position, ChannelList list, ListIndex index, AuditContext context) {
     this.channel = channel;

@@ -5,51 +5,64 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.function.IntConsumer;
+import java.util.stream.IntStream;
 import org.wache.channel.Channel;
 import org.wache.signal.GolayWord;
 import org.wache.signal.Tone;
 
 /**
- * Finds the entries that share a number, or a pair of frequencies. Open hash tables of positions, because the audit
- * asks for every entry; entries with equal frequencies are kept in groups of equal tones, so that a list in which a
- * thousand entries share a channel is not a thousand times slower.
+ * Finds the entries that share a number, or a pair of frequencies with the same or with other tones. The audit asks
+ * for every entry, so each question about an entry of the list is answered from arrays, however many share a channel.
  */
 final class ListIndex {
 
   private static final int NONE = -1;
+  /** From so many entries on, the processor's cores share the reading of the keys. */
+  private static final int WORTH_SHARING = 4_096;
 
   private final List<Channel> channels;
-  private final int mask;
-  private final int[] numberHeads;
-  private final int[] nextNumber;
-  private final int[] groupHeads;
-  private final int[] nextGroup;
-  private final int[] groupFirst;
-  private final int[] nextInGroup;
-  private final int[] groupLast;
-  private final long[] groupTones;
-  private int groups;
+  private final long[] frequencies;
+  private final long[] tones;
+  private final Groups byNumber;
+  private final Groups byFrequency;
+  private final Groups byAir;
+  /** For each pair of frequencies: the air groups (frequencies and tones) that came first and second. */
+  private final int[] firstAir;
+  private final int[] secondAir;
 
   ListIndex(List<Channel> channels) {
     int count = channels.size();
     this.channels = channels;
-    int size = Integer.highestOneBit(Math.max(8, count)) * 4;
-    this.mask = size - 1;
-    this.numberHeads = filled(size);
-    this.nextNumber = filled(count);
-    this.groupHeads = filled(size);
-    this.nextGroup = filled(count);
-    this.groupFirst = filled(count);
-    this.groupLast = filled(count);
-    this.nextInGroup = filled(count);
-    this.groupTones = new long[count];
-    for (int i = 0; i < count; i++) {
+    this.frequencies = new long[count];
+    this.tones = new long[count];
+    this.byNumber = new Groups(count);
+    this.byFrequency = new Groups(count);
+    this.byAir = new Groups(count);
+    this.firstAir = filled(count);
+    this.secondAir = filled(count);
+    int[] hashes = new int[count];
+    IntStream positions = IntStream.range(0, count);
+    (count < WORTH_SHARING ? positions : positions.parallel()).forEach(i -> {
       Channel channel = channels.get(i);
-      int slot = slot(channel.number().hashCode());
-      nextNumber[i] = numberHeads[slot];
-      numberHeads[slot] = i;
-      group(i, channel);
+      frequencies[i] = frequencies(channel);
+      tones[i] = tones(channel);
+      hashes[i] = channel.number().hashCode();
+    });
+    for (int i = 0; i < count; i++) {
+      byNumber.add(i, hashes[i], (a, b) -> hashes[a] == hashes[b] && sameNumber(a, b));
+      int frequency = byFrequency.add(i, frequencies[i], (a, b) -> frequencies[a] == frequencies[b]);
+      int air = byAir.add(i, frequencies[i] * 31 + tones[i],
+          (a, b) -> frequencies[a] == frequencies[b] && tones[a] == tones[b]);
+      if (firstAir[frequency] == NONE) {
+        firstAir[frequency] = air;
+      } else if (firstAir[frequency] != air && secondAir[frequency] == NONE) {
+        secondAir[frequency] = air;
+      }
     }
+  }
+
+  private boolean sameNumber(int one, int other) {
+    return channels.get(one).number().equals(channels.get(other).number());
   }
 
   private static int[] filled(int size) {
@@ -58,36 +71,11 @@ final class ListIndex {
     return array;
   }
 
-  private int slot(long hash) {
-    return (int) (hash * 0x9E3779B97F4A7C15L >>> 32) & mask;
-  }
-
-  private void group(int position, Channel channel) {
-    int slot = slot(frequencies(channel));
-    long tones = tones(channel);
-    for (int g = groupHeads[slot]; g != NONE; g = nextGroup[g]) {
-      if (groupTones[g] == tones && sameFrequencies(channels.get(groupFirst[g]), channel)) {
-        nextInGroup[groupLast[g]] = position;
-        groupLast[g] = position;
-        return;
-      }
-    }
-    int g = groups++;
-    groupTones[g] = tones;
-    groupFirst[g] = position;
-    groupLast[g] = position;
-    nextGroup[g] = groupHeads[slot];
-    groupHeads[slot] = g;
-  }
-
+  /** Receive and transmit in one number: exact below 4.29 GHz each, and above that no entry is plausible. */
   private static long frequencies(Channel channel) {
     long receive = channel.receive().isPresent() ? channel.receive().get().hertz() : 0;
     long transmit = channel.transmit().isPresent() ? channel.transmit().get().hertz() : 0;
-    return receive * 31 + transmit;
-  }
-
-  private static boolean sameFrequencies(Channel one, Channel other) {
-    return one.receive().equals(other.receive()) && one.transmit().equals(other.transmit());
+    return receive << 32 | transmit & 0xFFFF_FFFFL;
   }
 
   /** Equal for channels whose tones open the same receivers. */
@@ -107,53 +95,127 @@ final class ListIndex {
 
   /** The position of another entry with this entry's number. */
   OptionalInt sameNumber(Channel channel, int except) {
-    for (int i = numberHeads[slot(channel.number().hashCode())]; i != NONE; i = nextNumber[i]) {
-      if (i != except && channels.get(i).number().equals(channel.number())) {
+    int group = channels.get(except) == channel ? byNumber.of[except]
+        : byNumber.find(channel.number().hashCode(), i -> channels.get(i).number().equals(channel.number()));
+    return other(byNumber, group, except);
+  }
+
+  /** The first other entry with the same frequencies and tones. */
+  OptionalInt sameOnAir(Channel channel, int except) {
+    if (channels.get(except) == channel) {
+      return other(byAir, byAir.of[except], except);
+    }
+    long frequency = frequencies(channel);
+    long tone = tones(channel);
+    int group = byAir.find(frequency * 31 + tone, i -> frequencies[i] == frequency && tones[i] == tone);
+    return other(byAir, group, except);
+  }
+
+  private static OptionalInt other(Groups groups, int group, int except) {
+    if (group == NONE) {
+      return OptionalInt.empty();
+    }
+    int first = groups.first[group] == except ? groups.second(group) : groups.first[group];
+    return first == NONE ? OptionalInt.empty() : OptionalInt.of(first);
+  }
+
+  /** The first other entry with the same frequencies and other tones. */
+  OptionalInt otherTones(Channel channel, int except) {
+    boolean known = channels.get(except) == channel;
+    long frequency = known ? frequencies[except] : frequencies(channel);
+    int group = known ? byFrequency.of[except] : byFrequency.find(frequency, i -> frequencies[i] == frequency);
+    if (group == NONE || known && secondAir[group] == NONE) {
+      return OptionalInt.empty();
+    }
+    if (known) {
+      int air = firstAir[group] == byAir.of[except] ? secondAir[group] : firstAir[group];
+      return OptionalInt.of(byAir.first[air]);
+    }
+    long tone = tones(channel);
+    for (int i = byFrequency.first[group]; i != NONE; i = byFrequency.next[i]) {
+      if (i != except && tones[i] != tone) {
         return OptionalInt.of(i);
       }
     }
     return OptionalInt.empty();
   }
 
-  /** The first other entry with the same frequencies and tones. */
-  OptionalInt sameOnAir(Channel channel, int except) {
-    return first(channel, except, true);
-  }
-
-  /** The first other entry with the same frequencies and other tones. */
-  OptionalInt otherTones(Channel channel, int except) {
-    return first(channel, except, false);
-  }
-
-  private OptionalInt first(Channel channel, int except, boolean sameTones) {
-    int g = groupHeads[slot(frequencies(channel))];
-    if (g == NONE) {
-      return OptionalInt.empty();
-    }
-    long tones = tones(channel);
-    int found = NONE;
-    for (; g != NONE; g = nextGroup[g]) {
-      int first = groupFirst[g] == except ? nextInGroup[groupFirst[g]] : groupFirst[g];
-      if (first != NONE && groupTones[g] == tones == sameTones && (found == NONE || first < found)
-          && sameFrequencies(channels.get(first), channel)) {
-        found = first;
-      }
-    }
-    return found == NONE ? OptionalInt.empty() : OptionalInt.of(found);
-  }
-
   /** Hands over the positions of all entries that share this entry's number or frequencies. */
   void relatives(Channel channel, IntConsumer each) {
-    for (int i = numberHeads[slot(channel.number().hashCode())]; i != NONE; i = nextNumber[i]) {
-      if (channels.get(i).number().equals(channel.number())) {
-        each.accept(i);
-      }
+    byNumber.each(byNumber.find(channel.number().hashCode(),
+        i -> channels.get(i).number().equals(channel.number())), each);
+    long frequency = frequencies(channel);
+    byFrequency.each(byFrequency.find(frequency, i -> frequencies[i] == frequency), each);
+  }
+
+  /** Positions grouped by a key: an open hash table of groups, and in each group the positions in order. */
+  private static final class Groups {
+    private final int mask;
+    private final int[] heads;
+    private final int[] nextGroup;
+    private final int[] first;
+    private final int[] last;
+    /** The next position in the same group. */
+    private final int[] next;
+    /** The group of each position. */
+    private final int[] of;
+    private int count;
+
+    /** Whether two positions have the same key. */
+    private interface Same {
+      boolean test(int one, int other);
     }
-    for (int g = groupHeads[slot(frequencies(channel))]; g != NONE; g = nextGroup[g]) {
-      if (sameFrequencies(channels.get(groupFirst[g]), channel)) {
-        for (int i = groupFirst[g]; i != NONE; i = nextInGroup[i]) {
-          each.accept(i);
-        }
+
+    Groups(int positions) {
+      int size = Integer.highestOneBit(Math.max(8, positions)) * 2;
+      mask = size - 1;
+      heads = filled(size);
+      nextGroup = filled(positions);
+      first = filled(positions);
+      last = filled(positions);
+      next = filled(positions);
+      of = filled(positions);
+    }
+
+    private int slot(long key) {
+      return (int) (key * 0x9E3779B97F4A7C15L >>> 36) & mask;
+    }
+
+    /** Adds a position and returns its group. */
+    int add(int position, long key, Same same) {
+      int slot = slot(key);
+      int group = heads[slot];
+      while (group != NONE && !same.test(first[group], position)) {
+        group = nextGroup[group];
+      }
+      if (group == NONE) {
+        group = count++;
+        first[group] = position;
+        nextGroup[group] = heads[slot];
+        heads[slot] = group;
+      } else {
+        next[last[group]] = position;
+      }
+      last[group] = position;
+      of[position] = group;
+      return group;
+    }
+
+    int find(long key, java.util.function.IntPredicate same) {
+      int group = heads[slot(key)];
+      while (group != NONE && !same.test(first[group])) {
+        group = nextGroup[group];
+      }
+      return group;
+    }
+
+    int second(int group) {
+      return next[first[group]];
+    }
+
+    void each(int group, IntConsumer consumer) {
+      for (int i = group == NONE ? NONE : first[group]; i != NONE; i = next[i]) {
+        consumer.accept(i);
       }
     }
   }

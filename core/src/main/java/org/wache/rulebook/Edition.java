@@ -16,6 +16,7 @@ public final class Edition {
   private final Span plausible;
   private final double frequencyErrorPpm;
   private final List<Service> services;
+  private final List<Service>[] combinations;
   private final List<Allocation> allAllocations;
   private final SpanIndex<Allocation> allocations;
   private final String allocationSource;
@@ -33,11 +34,17 @@ public final class Edition {
     this.plausible = plausible;
     this.frequencyErrorPpm = frequencyErrorPpm;
     this.services = List.copyOf(services);
+    this.combinations = combinations(services.size());
     this.allAllocations = List.copyOf(allocations);
     this.allocations = SpanIndex.of(allocations, Allocation::span);
     this.allocationSource = allocationSource;
     this.plan = plan;
     this.tones = tones;
+  }
+
+  @SuppressWarnings({"unchecked", "rawtypes"}) // Java has no arrays of generic lists
+  private static List<Service>[] combinations(int services) {
+    return new List[1 << services];
   }
 
   /** The rulebook's identifier. */
@@ -85,29 +92,44 @@ public final class Edition {
    * channels do not count.
    */
   public List<Service> servicesAt(Frequency frequency) {
-    Inclusion[] inclusions = new Inclusion[services.size()];
+    int exact = 0;
+    int near = 0;
     boolean onChannel = false;
-    int found = 0;
-    Service last = null;
-    for (int i = 0; i < inclusions.length; i++) {
-      Service service = services.get(i);
-      inclusions[i] = service.includes(frequency);
-      onChannel |= inclusions[i] == Inclusion.EXACT && service instanceof ChannelService;
-      if (inclusions[i] != Inclusion.OUTSIDE) {
-        found++;
-        last = service;
+    for (int i = 0; i < services.size(); i++) {
+      Inclusion inclusion = services.get(i).includes(frequency);
+      if (inclusion == Inclusion.EXACT) {
+        exact |= 1 << i;
+        onChannel |= services.get(i) instanceof ChannelService;
+      } else if (inclusion == Inclusion.NEAR) {
+        near |= 1 << i;
       }
     }
-    if (found < 2) {
-      return found == 0 ? List.of() : List.of(last);
+    int found = onChannel ? exact : exact | near;
+    List<Service> known = combinations[found];
+    if (known == null) {
+      List<Service> all = new ArrayList<>();
+      for (int i = 0; i < services.size(); i++) {
+        if ((found >> i & 1) != 0) {
+          all.add(services.get(i));
+        }
+      }
+      known = List.copyOf(all);
+      combinations[found] = known; // a race makes the same value twice
     }
-    List<Service> all = new ArrayList<>(found);
-    for (int i = 0; i < inclusions.length; i++) {
-      if (inclusions[i] == Inclusion.EXACT || inclusions[i] == Inclusion.NEAR && !onChannel) {
-        all.add(services.get(i));
+    return known;
+  }
+
+  /** Whether anybody is known to use the frequency: a service or a row of the table of allocations. */
+  public boolean isSomeones(Frequency frequency) {
+    if (!allocations.at(frequency.hertz()).isEmpty()) {
+      return true;
+    }
+    for (int i = 0; i < services.size(); i++) {
+      if (services.get(i).includes(frequency) != Inclusion.OUTSIDE) {
+        return true;
       }
     }
-    return all;
+    return false;
   }
 
   /** Whose frequency it is, by the narrowest row. */

@@ -69,8 +69,7 @@ public final class FrequencyImplausible implements EntryRule {
     if (!edition.plausible().contains(frequency)) {
       return true;
     }
-    return edition.allocation(frequency).isEmpty() && edition.servicesAt(frequency).isEmpty()
-        && slip(edition, frequency).isPresent();
+    return !edition.isSomeones(frequency) && slip(edition, frequency).isPresent();
   }
 
   private static Optional<Slip> slip(Edition edition, Frequency frequency) {
@@ -78,8 +77,7 @@ public final class FrequencyImplausible implements EntryRule {
       long hertz = frequency.hertz() / unit.divisor();
       if (hertz > 0 && hertz * unit.divisor() == frequency.hertz()) {
         Frequency meant = new Frequency(hertz);
-        boolean someones = !edition.servicesAt(meant).isEmpty() || edition.allocation(meant).isPresent();
-        if (edition.plausible().contains(meant) && someones) {
+        if (edition.plausible().contains(meant) && edition.isSomeones(meant)) {
           return Optional.of(new Slip(unit, meant));
         }
       }

@@ -49,8 +49,8 @@ public final class AgainstPlan implements RouteRule {
     }
     PlanRow row = beacon.orElseGet(() -> route.planRow().get());
     return List.of(Finding.query(Slug.PLAN_USE, route)
-        .message("%s on %s: the plan keeps %s for %s.", Words.emission(route.on()) + how(row), route.transmit(),
-            where(row), row.words())
+        .message(() -> Words.emission(route.on()) + how(row) + " on " + route.transmit() + ": the plan keeps " + where(row)
+            + " for " + row.words() + ".")
         .working(() -> Sum.of(route.transmit(), "talks on").inside(row.span(), row.words()))
         .source(route.entry().plan().source())
         .cures(() -> cures(route, row)));

@@ -58,8 +58,8 @@ public final class OffRaster implements RouteRule {
       }
     }
     return List.of(Finding.query(Slug.OFF_RASTER, route)
-        .message("%s is between the channels of the %s raster%s.", judged, names(rasters),
-            unsettled(row, house, judged))
+        .message(() -> judged + " is between the channels of the " + names(rasters) + " raster"
+            + unsettled(row, house, judged) + ".")
         .working(() -> working(judged, rasters))
         .source(route.entry().plan().source())
         .cures(() -> cures(route, judged, rasters)));

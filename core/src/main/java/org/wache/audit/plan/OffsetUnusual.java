@@ -41,15 +41,18 @@ public final class OffsetUnusual implements RouteRule {
     }
     Pairing pair = found.get();
     List<Long> usual = usual(route, pair);
-    String plan = usual.isEmpty() ? "no repeater output is planned on " + pair.receive()
-        : "usual there is " + String.join(" or ", usual.stream().map(Words::offset).toList());
-    String has = pair.offset() == 0 ? "No offset" : "Offset " + Words.offset(pair.offset());
     return List.of(Finding.query(Slug.OFFSET_UNUSUAL, route)
-        .message("%s: %s.", has, plan)
+        .message(() -> message(pair, usual))
         .working(() -> working(pair, usual))
         .source(pair.planned() ? route.entry().plan().source()
             : route.cite(route.service().traits().channelSource()))
         .cures(() -> cures(route, pair, usual)));
+  }
+
+  private static String message(Pairing pair, List<Long> usual) {
+    String plan = usual.isEmpty() ? "no repeater output is planned on " + pair.receive()
+        : "usual there is " + String.join(" or ", usual.stream().map(Words::offset).toList());
+    return (pair.offset() == 0 ? "No offset" : "Offset " + Words.offset(pair.offset())) + ": " + plan + ".";
   }
 
   /** The plan's offsets; in a service with fixed pairs, the distance to the input of the channel heard. */

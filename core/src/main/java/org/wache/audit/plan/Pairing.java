@@ -1,6 +1,5 @@
 package org.wache.audit.plan;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.wache.audit.Route;
@@ -30,8 +29,7 @@ record Pairing(Frequency receive, Frequency transmit, List<Long> offsets, boolea
     if (rows.isEmpty()) {
       return Optional.empty(); // the plan says nothing of what it hears
     }
-    List<Long> offsets = new ArrayList<>();
-    rows.get(0).offsets().forEach(offsets::add);
+    List<Long> offsets = rows.get(0).offsets();
     long back = receive.minus(route.transmit());
     boolean usual = offsets.contains(-back);
     boolean reversed = !usual && rows.stream().anyMatch(row -> row.isFor(PlanUse.REPEATER_INPUT))

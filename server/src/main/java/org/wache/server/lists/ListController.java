@@ -5,6 +5,7 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.io.IOException;
 import java.io.InputStream;
@@ -63,7 +64,7 @@ class ListController {
   record Name(@NotBlank @Size(max = 200) String name) {}
 
   /** New carriers, and those that the change was begun on. */
-  record Carriers(List<Views.Carrier> before, List<Views.Carrier> carriers) {}
+  record Carriers(@NotNull @Valid List<Views.Carrier> before, @NotNull @Valid List<Views.Carrier> carriers) {}
 
   @GetMapping("/api/groups/{group}/lists")
   List<Views.ListSummary> lists(Principal principal, @PathVariable long group) {
@@ -125,7 +126,7 @@ class ListController {
   /** What an entry would come to with these fields: asked at each keystroke, changes nothing. */
   @PostMapping("/api/lists/{list}/entries/{entry}/trial")
   Views.Tried trial(Principal principal, @PathVariable long list, @PathVariable long entry,
-      @RequestBody Views.Trial trial) {
+      @Valid @RequestBody Views.Trial trial) {
     Audits.Audited audited = service.seen(who.account(principal).id(), list).audited();
     int position = position(audited, entry);
     ListStore.Stored now = audited.stored().get(position);
@@ -143,7 +144,7 @@ class ListController {
   @ApiResponse(responseCode = "200")
   @ApiResponse(responseCode = "409", description = "somebody else changed the same field; nothing was saved",
       content = @Content(mediaType = "application/json", schema = @Schema(implementation = Views.Conflict.class)))
-  Views.Changed change(Principal principal, @PathVariable long list, @RequestBody Views.Changes changes) {
+  Views.Changed change(Principal principal, @PathVariable long list, @Valid @RequestBody Views.Changes changes) {
     long account = who.account(principal).id();
     Map<Long, Views.Slip> before = new HashMap<>();
     Audits.Audited old = service.seen(account, list).audited();
@@ -169,7 +170,7 @@ class ListController {
 
   @PutMapping("/api/lists/{list}/carriers")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void setCarriers(Principal principal, @PathVariable long list, @RequestBody Carriers carriers) {
+  void setCarriers(Principal principal, @PathVariable long list, @Valid @RequestBody Carriers carriers) {
     service.setCarriers(who.account(principal).id(), list, carriers.before(), carriers.carriers());
   }
 

@@ -1,6 +1,8 @@
 package org.wache.server.lists;
 
 import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.util.List;
@@ -24,11 +26,11 @@ final class Views {
       List<Carrier> carriers, Counts counts, List<String> assumptions, List<String> extraColumns, List<Slip> slips) {}
 
   /** Someone who carries the list. */
-  record Carrier(String name, List<CarriedLicence> licences) {}
+  record Carrier(@NotNull String name, @NotNull @Valid List<@NotNull CarriedLicence> licences) {}
 
   /** A licence of a carrier. */
-  record CarriedLicence(String service, @Schema(nullable = true) Optional<String> licenceClass, @Schema(nullable = true) Optional<String> callSign,
-      @Schema(nullable = true) Optional<LocalDate> expires, List<LicenceLine> lines) {}
+  record CarriedLicence(@NotNull String service, @Schema(nullable = true) Optional<String> licenceClass, @Schema(nullable = true) Optional<String> callSign,
+      @Schema(nullable = true) Optional<LocalDate> expires, @NotNull List<@NotNull LicenceLine> lines) {}
 
   /** A line of a business licence. */
   record LicenceLine(String mhz, String emission, @Schema(nullable = true) Optional<Double> outputW, @Schema(nullable = true) Optional<Double> erpW,
@@ -58,11 +60,11 @@ final class Views {
   record SumLine(String role, String sign, String amount, String unit, String label) {}
 
   /** An edit, addition or removal of an entry. */
-  record Change(String kind, @Schema(nullable = true) Optional<Long> entry, @Schema(nullable = true) Optional<Long> behind, Map<String, String> before,
-      Map<String, String> after) {}
+  record Change(@NotNull String kind, @Schema(nullable = true) Optional<Long> entry, @Schema(nullable = true) Optional<Long> behind,
+      @NotNull Map<String, String> before, @NotNull Map<String, String> after) {}
 
   /** Changes made on a version of the list. */
-  record Changes(int version, List<Change> changes) {}
+  record Changes(int version, @NotNull @Valid List<@NotNull Change> changes) {}
 
   /** What changes came to: the entries in their new order, and the slips that differ. */
   record Changed(int version, Counts counts, List<Long> order, List<Slip> slips, List<Long> added) {}
@@ -74,7 +76,7 @@ final class Views {
   record ConflictingEntry(long entry, String name, Map<String, String> mine, Map<String, String> theirs) {}
 
   /** Fields of an entry being typed. */
-  record Trial(Map<String, String> fields) {}
+  record Trial(@NotNull Map<String, String> fields) {}
 
   /** What typing would come to: the entry, and the others that would change with it. */
   record Tried(Dossier dossier, List<Slip> others, Counts counts) {}

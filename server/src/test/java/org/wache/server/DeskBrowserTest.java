@@ -1,0 +1,254 @@
+package org.wache.server;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Download;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ColorScheme;
+import com.microsoft.playwright.options.FilePayload;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/** The coordinator's first ten minutes, in a real browser. */
+@ExtendWith(RunningServer.class)
+class DeskBrowserTest {
+
+  private static final String CSV = """
+      number,name,rx_mhz,tx_mhz,mode,power_w,tx_tone
+      1,Top edge,147.995,147.995,FM,5,
+      2,Ridge,146.940,146.340,FM,5,100.0
+      3,Sign wrong,146.760,147.360,FM,5,107.2
+      4,Weather,162.550,,NFM,,
+      5,Guard,121.500,121.500,AM,5,
+      """;
+  private static final Path AXE = Path.of("..", "web", "node_modules", "axe-core", "axe.min.js");
+
+  private static Playwright playwright;
+  private static Browser browser;
+
+  private final String address;
+  private BrowserContext context;
+  private Page page;
+  private final List<String> faults = new ArrayList<>();
+
+  DeskBrowserTest(RunningServer server) {
+    this.address = server.address();
+  }
+
+  @BeforeAll
+  static void openBrowser() {
+    playwright = Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+    browser = playwright.chromium().launch(new BrowserType.LaunchOptions().setExecutablePath(Path.of("/usr/bin/chromium"))
+        .setArgs(List.of("--no-sandbox", "--disable-gpu", "--disable-background-networking", "--disable-component-update",
+            "--disable-sync")));
+  }
+
+  @AfterAll
+  static void closeBrowser() {
+    playwright.close();
+  }
+
+  @BeforeEach
+  void openPage() {
+    open(1280, 800, ColorScheme.LIGHT);
+  }
+
+  private void open(int width, int height, ColorScheme scheme) {
+    context = browser.newContext(new Browser.NewContextOptions().setViewportSize(width, height).setColorScheme(scheme));
+    page = context.newPage();
+    page.onPageError(faults::add);
+    page.onConsoleMessage(message -> {
+      if (message.type().equals("error") && !message.text().contains("status of 4")) {
+        faults.add(message.text());
+      }
+    });
+    page.navigate(address);
+    page.getByLabel("Name").fill("coordinator");
+    page.getByLabel("Password").fill("tern-valley");
+    page.keyboard().press("Enter");
+    assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Tern Valley flood watch"))).isVisible();
+  }
+
+  @AfterEach
+  void closePage() {
+    context.close();
+    assertThat(faults).isEmpty();
+  }
+
+  private void take(String csv) {
+    page.getByLabel("List file").setInputFiles(new FilePayload("my list.csv", "text/csv", csv.getBytes(StandardCharsets.UTF_8)));
+    assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("my list"))).isVisible();
+  }
+
+  private void carriedBy(String licenceClass) {
+    page.getByText("Carried by").click();
+    page.getByLabel("Amateur class").selectOption(licenceClass);
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Add")).click();
+    page.keyboard().press("Escape");
+    assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("Carried by"))))
+        .containsText(licenceClass);
+  }
+
+  private Locator slip(String name) {
+    return page.locator("[data-entry]").filter(new Locator.FilterOptions().setHasText(name));
+  }
+
+  private Locator count(String verdict) {
+    return page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Show only"))
+        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(verdict));
+  }
+
+  @Test
+  void fromAFileToAVerdictACureAndASavedList() throws IOException {
+    take(CSV);
+    assertThat(count("Hold")).containsText("4");
+    carriedBy("Technician");
+    assertThat(count("Hold")).containsText("2");
+
+    slip("Top edge").click();
+    Locator entry = page.getByLabel("The entry", new Page.GetByLabelOptions().setExact(true));
+    assertThat(entry).containsText("The signal reaches 3.0 kHz past the top of the 2 m band.");
+    assertThat(entry).containsText("148.003 000");
+    assertThat(entry).containsText("47 CFR 97.307(b)");
+    entry.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^1 Move to 147.990 MHz"))).click();
+    assertThat(count("Hold")).containsText("1");
+    assertThat(page.getByTestId("verdict")).containsText("Query");
+
+    page.keyboard().press("Control+z");
+    assertThat(count("Hold")).containsText("2");
+    page.keyboard().press("Control+Shift+z");
+    assertThat(count("Hold")).containsText("1");
+
+    page.reload();
+    assertThat(count("Hold")).containsText("1");
+    page.getByText("Export").click();
+    Download file = page.waitForDownload(() -> page.getByText("CSV, for spreadsheets").click());
+    assertThat(Files.readString(file.path())).contains("1,Top edge,147.990,147.990,FM");
+  }
+
+  @Test
+  void typingIsJudgedAtEachKeystrokeAndLeavingTheFieldSaves() {
+    take(CSV);
+    carriedBy("Technician");
+    slip("Top edge").click();
+    Locator hears = page.getByLabel("Hears, MHz");
+    Locator talks = page.getByLabel("Talks on, MHz");
+    hears.fill("146.55");
+    talks.fill("146.55");
+    assertThat(page.getByTestId("verdict")).containsText("Clear");
+    talks.fill("146.55x");
+    assertThat(page.getByTestId("verdict")).containsText("Hold");
+    talks.fill("146.55");
+    assertThat(page.getByTestId("verdict")).containsText("Clear");
+    talks.press("Enter");
+    assertThat(count("Hold")).containsText("1");
+    page.reload();
+    assertThat(slip("Top edge")).containsText("146.550");
+  }
+
+  @Test
+  void everythingGoesWithoutAMouse() {
+    take(CSV);
+    carriedBy("Technician");
+    page.locator("body").press("h");
+    assertThat(page.locator("[data-entry]")).hasCount(2);
+    page.keyboard().press("j");
+    page.keyboard().press("k");
+    assertThat(slip("Top edge")).hasAttribute("aria-current", "true");
+    page.keyboard().press("1");
+    assertThat(count("Hold")).containsText("1");
+    page.keyboard().press("j");
+    assertThat(slip("Guard")).hasAttribute("aria-current", "true");
+    page.keyboard().press("1");
+    assertThat(count("Hold")).containsText("0");
+    page.keyboard().press("Control+z");
+    assertThat(count("Hold")).containsText("1");
+    page.keyboard().press("/");
+    page.keyboard().type("ridge");
+    page.keyboard().press("Escape");
+    page.keyboard().press("?");
+    assertThat(page.getByRole(AriaRole.DIALOG)).containsText("next and previous entry");
+    page.keyboard().press("Escape");
+    page.keyboard().press("n");
+    assertThat(count("Query").or(count("Listen")).first()).isVisible();
+  }
+
+  @Test
+  void aFileThatCannotBeReadSaysWhereAndWhatHelps() {
+    page.getByLabel("List file").setInputFiles(new FilePayload("bad.csv", "text/csv",
+        "rx_mhz,tx_mhz\n146,52,146,52\n".getBytes(StandardCharsets.UTF_8)));
+    assertThat(page.getByRole(AriaRole.ALERT)).containsText("Line 2, column 3");
+    assertThat(page.getByRole(AriaRole.ALERT)).containsText("decimal comma");
+  }
+
+  @Test
+  void twoPeopleOnOneFieldChooseBetweenBothTexts() {
+    take(CSV);
+    slip("Ridge").click();
+    Page other = context.newPage();
+    other.navigate(page.url());
+    assertThat(other.getByLabel("Sends")).hasValue("100.0");
+    other.getByLabel("Sends").fill("103.5");
+    other.getByLabel("Sends").press("Enter");
+    assertThat(other.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Undo"))).isEnabled();
+    page.getByLabel("Sends").fill("88.5");
+    page.getByLabel("Sends").press("Enter");
+    Locator dialog = page.getByRole(AriaRole.DIALOG);
+    assertThat(dialog).containsText("103.5");
+    assertThat(dialog).containsText("88.5");
+    dialog.getByText("Keep theirs").click();
+    assertThat(page.getByLabel("Sends")).hasValue("103.5");
+  }
+
+  @Test
+  void tenThousandEntriesDrawOnlyWhatIsInSight() {
+    StringBuilder csv = new StringBuilder("number,name,rx_mhz,tx_mhz,mode,power_w\n");
+    for (int i = 0; i < 10_000; i++) {
+      csv.append(i + 1).append(",E").append(i + 1).append(',').append(String.format("%.4f", 144.2 + i * 0.0003)).append(",,FM,\n");
+    }
+    take(csv.toString());
+    assertThat(count("Listen")).containsText("10000");
+    Locator list = page.getByTestId("slips");
+    list.evaluate("list => { list.scrollTop = list.scrollHeight; }");
+    assertThat(slip("E10000")).isVisible();
+    assertThat(page.locator("[data-entry]").count()).isLessThan(80);
+  }
+
+  @Test
+  void theMainScreensAreAccessibleInBothThemes() throws IOException {
+    for (ColorScheme scheme : List.of(ColorScheme.LIGHT, ColorScheme.DARK)) {
+      context.close();
+      open(1280, 800, scheme);
+      assertAccessible();
+      page.getByText("Volunteers, working list").click();
+      assertThat(page.getByTestId("verdict")).isVisible();
+      assertAccessible();
+    }
+  }
+
+  private void assertAccessible() throws IOException {
+    page.evaluate(Files.readString(AXE));
+    Object violations = page.evaluate("() => axe.run().then(result => result.violations.map(v => v.id + ': ' + "
+        + "v.nodes.slice(0, 3).map(n => n.html + ' ' + n.failureSummary).join(' | ')))");
+    assertThat((List<?>) violations).isEmpty();
+  }
+}

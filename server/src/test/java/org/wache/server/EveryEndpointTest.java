@@ -1,0 +1,137 @@
+package org.wache.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import tools.jackson.databind.JsonNode;
+
+/** Walks every endpoint of the API's own description: as a stranger, as another group, and with nonsense. */
+@ExtendWith(RunningServer.class)
+class EveryEndpointTest {
+
+  private static final Set<String> OPEN = Set.of("GET /api/session", "POST /api/session", "DELETE /api/session",
+      "POST /api/first-account");
+  /** What every signed-in account may ask: it holds nothing of a group. */
+  private static final Set<String> COMMON = Set.of("GET /api/ruler");
+  private static final String[] NONSENSE = {"", "{", "[]", "null", "{}", "\"x\"", "{\"changes\":null}",
+      "{\"version\":1,\"changes\":[{\"kind\":\"edit\"}]}", "{\"version\":1,\"changes\":[{\"kind\":\"?\",\"before\":{},\"after\":{}}]}",
+      "{\"fields\":{\"nosuch\":\"1\"}}", "{\"fields\":null}", "{\"carriers\":[{\"name\":null}]}",
+      "{\"before\":[],\"carriers\":[{\"name\":\"x\",\"licences\":[{\"service\":\"amateur\",\"licenceClass\":\"king\",\"lines\":[]}]}]}",
+      "{\"name\":\"\"}", "{\"login\":\"\",\"password\":1}", "{\"fields\":{\"rxMhz\":\"\\u0000\"}}"};
+
+  private final RunningServer server;
+
+  EveryEndpointTest(RunningServer server) {
+    this.server = server;
+  }
+
+  /** A method and a path with its variables. */
+  record Endpoint(String method, String path) {
+    @Override
+    public String toString() {
+      return method + " " + path;
+    }
+  }
+
+  static Stream<Endpoint> endpoints() {
+    RunningServer running = (RunningServer) new RunningServer().resolveParameter(null, null);
+    JsonNode paths = Browserless.json(new Browserless(running.address()).get("/api/openapi.json")).path("paths");
+    List<Endpoint> all = new ArrayList<>();
+    paths.properties().forEach(path -> path.getValue().propertyNames()
+        .forEach(method -> all.add(new Endpoint(method.toUpperCase(java.util.Locale.ROOT), path.getKey()))));
+    return all.stream();
+  }
+
+  private static HttpResponse<String> call(Browserless who, Endpoint endpoint, long group, long list, long entry,
+      String body) {
+    String path = endpoint.path().replace("{group}", Long.toString(group)).replace("{list}", Long.toString(list))
+        .replace("{entry}", Long.toString(entry));
+    boolean file = endpoint.path().equals("/api/groups/{group}/lists") && endpoint.method().equals("POST");
+    boolean bare = endpoint.method().equals("GET") || endpoint.method().equals("DELETE");
+    return who.send(endpoint.method(), file ? path + "?name=x" : path,
+        bare ? null : file ? "application/octet-stream" : "application/json",
+        bare ? null : body.getBytes(StandardCharsets.UTF_8));
+  }
+
+  @Test
+  void thereAreEndpoints() {
+    assertThat(endpoints()).hasSizeGreaterThan(10);
+  }
+
+  @ParameterizedTest
+  @MethodSource("endpoints")
+  void aStrangerIsAskedToSignIn(Endpoint endpoint) {
+    Browserless stranger = new Browserless(server.address());
+    stranger.get("/api/session");
+    int status = call(stranger, endpoint, 1, 1, 1, "{}").statusCode();
+    if (!OPEN.contains(endpoint.toString())) {
+      assertThat(status).isEqualTo(401);
+    }
+  }
+
+  @ParameterizedTest
+  @MethodSource("endpoints")
+  void anotherGroupFindsNothing(Endpoint endpoint) {
+    Browserless owner = Browserless.signedIn(server.address(), "coordinator");
+    long list = owner.take("own", "number,rx_mhz\n1,162.550\n");
+    long entry = Browserless.json(owner.get("/api/lists/" + list)).path("slips").path(0).path("id").asLong();
+    Browserless neighbour = Browserless.signedIn(server.address(), "neighbour");
+    if (OPEN.contains(endpoint.toString()) || COMMON.contains(endpoint.toString())) {
+      return;
+    }
+    String body = endpoint.path().endsWith("/carriers") ? "{\"before\":[],\"carriers\":[]}"
+        : endpoint.path().endsWith("/changes") ? "{\"version\":1,\"changes\":[]}"
+        : endpoint.path().endsWith("/name") ? "{\"name\":\"mine now\"}"
+        : endpoint.path().endsWith("/trial") ? "{\"fields\":{}}" : "number,rx_mhz\n1,162.550\n";
+    HttpResponse<String> answer = call(neighbour, endpoint, owner.group(), list, entry, body);
+    assertThat(answer.statusCode()).as(answer.body()).isEqualTo(404);
+    assertThat(Browserless.json(owner.get("/api/lists/" + list)).path("name").asString()).isEqualTo("own");
+  }
+
+  @ParameterizedTest
+  @MethodSource("endpoints")
+  void nonsenseGetsAMessageAndNeverAFault(Endpoint endpoint) {
+    Browserless who = Browserless.signedIn(server.address(), "coordinator");
+    long list = who.take("nonsense", "number,rx_mhz\n1,162.550\n");
+    long entry = Browserless.json(who.get("/api/lists/" + list)).path("slips").path(0).path("id").asLong();
+    if (endpoint.toString().equals("DELETE /api/session")) {
+      return;
+    }
+    for (String body : NONSENSE) {
+      HttpResponse<String> answer = call(who, endpoint, who.group(), list, entry, body);
+      assertThat(answer.statusCode()).as(body + " → " + answer.body()).isLessThan(500);
+      assertThat(answer.body()).doesNotContain("Exception", "at org.");
+    }
+    assertThat(who.send(endpoint.method(), endpoint.path().replaceAll("\\{\\w+}", "x"), null, null).statusCode())
+        .isLessThan(500);
+  }
+
+  @Test
+  void noFileIsAFault() {
+    Browserless who = Browserless.signedIn(server.address(), "coordinator");
+    Random random = new Random(20_261_125);
+    byte[] good = "number,name,rx_mhz,tx_mhz\n1,\"A \"\"b\"\"\",146.520,146.520\n2,C,162.550,\n".getBytes(StandardCharsets.UTF_8);
+    for (int i = 0; i < 400; i++) {
+      byte[] bad = java.util.Arrays.copyOf(good, good.length - random.nextInt(good.length));
+      for (int n = random.nextInt(6); n > 0 && bad.length > 0; n--) {
+        bad[random.nextInt(bad.length)] = (byte) random.nextInt(256);
+      }
+      HttpResponse<String> answer = who.file("/api/groups/" + who.group() + "/lists?name=mutant", bad);
+      assertThat(answer.statusCode()).as(answer.body()).isIn(201, 422);
+      if (answer.statusCode() == 201) {
+        long list = Browserless.json(answer).path("id").asLong();
+        assertThat(who.get("/api/lists/" + list).statusCode()).isEqualTo(200);
+      }
+    }
+  }
+}

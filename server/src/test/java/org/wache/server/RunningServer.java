@@ -1,0 +1,65 @@
+package org.wache.server;
+
+import org.junit.jupiter.api.extension.ExtensionContext;
+import org.junit.jupiter.api.extension.ParameterContext;
+import org.junit.jupiter.api.extension.ParameterResolver;
+import org.springframework.boot.builder.SpringApplicationBuilder;
+import org.springframework.boot.web.server.context.WebServerApplicationContext;
+import org.springframework.context.ConfigurableApplicationContext;
+
+/** The application with the demo's data on a real PostgreSQL, started once for all tests. */
+public final class RunningServer implements ParameterResolver {
+
+  private static RunningServer only;
+
+  private final String address;
+  private final String database;
+
+  public RunningServer() {
+    this("", "");
+  }
+
+  private RunningServer(String address, String database) {
+    this.address = address;
+    this.database = database;
+  }
+
+  /** Starts one more server, with or without the demo's data. */
+  static ConfigurableApplicationContext start(String database, boolean demo) {
+    return new SpringApplicationBuilder(WacheServer.class).run("--server.port=0",
+        "--spring.datasource.url=" + database, "--spring.datasource.username=wache", "--wache.demo=" + demo,
+        "--server.servlet.session.cookie.secure=false");
+  }
+
+  static String addressOf(ConfigurableApplicationContext context) {
+    return "http://127.0.0.1:" + ((WebServerApplicationContext) context).getWebServer().getPort();
+  }
+
+  private static synchronized RunningServer running() {
+    if (only == null) {
+      String database = TestDatabase.newDatabase();
+      only = new RunningServer(addressOf(start(database, true)), database);
+    }
+    return only;
+  }
+
+  /** Where it answers. */
+  public String address() {
+    return address;
+  }
+
+  /** Its database, for a second server on the same one. */
+  String database() {
+    return database;
+  }
+
+  @Override
+  public boolean supportsParameter(ParameterContext parameter, ExtensionContext context) {
+    return parameter.getParameter().getType() == RunningServer.class;
+  }
+
+  @Override
+  public Object resolveParameter(ParameterContext parameter, ExtensionContext context) {
+    return running();
+  }
+}
