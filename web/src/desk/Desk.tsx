@@ -148,7 +148,12 @@ export function Desk({ desk, ruler, work }: Props) {
     );
     if (Object.keys(changes).length === 0) return setDraft({});
     const what = `edit of ${saved.fields.name ?? saved.fields.number ?? 'entry'}`;
-    if (await work.act(what, [edit(saved, changes)])) setDraft({});
+    if (await work.act(what, [edit(saved, changes)])) {
+      // What was typed into another field meanwhile stays.
+      setDraft((old) =>
+        Object.fromEntries(Object.entries(old).filter(([key, text]) => changes[key] !== text)),
+      );
+    }
   };
   const toggle = (verdict: string) => {
     setSettled(snapshot(desk.slips));

@@ -118,7 +118,7 @@ class EveryEndpointTest {
 
   @Test
   void noFileIsAFault() {
-    Browserless who = Browserless.signedIn(server.address(), "coordinator");
+    Browserless who = Browserless.signedIn(server.address(), "neighbour");
     Random random = new Random(20_261_125);
     byte[] good = "number,name,rx_mhz,tx_mhz\n1,\"A \"\"b\"\"\",146.520,146.520\n2,C,162.550,\n".getBytes(StandardCharsets.UTF_8);
     for (int i = 0; i < 400; i++) {

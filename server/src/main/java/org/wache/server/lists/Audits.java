@@ -6,6 +6,7 @@ import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.wache.audit.Audit;
 import org.wache.audit.Auditor;
@@ -20,17 +21,28 @@ import org.wache.channel.ChannelList;
 class Audits {
 
   private static final int KEPT = 40;
+  private static final int KEPT_SUMMARIES = 5_000;
 
   private final ListStore store;
   private final Clock clock;
-  private final Map<Key, Audited> kept = Collections.synchronizedMap(new LinkedHashMap<>(16, 0.75f, true) {
+  private final Map<Key, Audited> kept = Collections.synchronizedMap(new Newest<>(KEPT));
+  private final Map<Key, Views.ListSummary> summaries = Collections.synchronizedMap(new Newest<>(KEPT_SUMMARIES));
+
+  /** Keeps what was used last. */
+  private static final class Newest<V> extends LinkedHashMap<Key, V> {
     private static final long serialVersionUID = 1;
+    private final int most;
+
+    Newest(int most) {
+      super(16, 0.75f, true);
+      this.most = most;
+    }
 
     @Override
-    protected boolean removeEldestEntry(Map.Entry<Key, Audited> eldest) {
-      return size() > KEPT;
+    protected boolean removeEldestEntry(Map.Entry<Key, V> eldest) {
+      return size() > most;
     }
-  });
+  }
 
   private record Key(long list, int version, LocalDate day) {}
 
@@ -56,16 +68,40 @@ class Audits {
   }
 
   Audited of(ListStore.Head head) {
-    Key key = new Key(head.id(), head.version(), today());
+    Key key = key(head);
     Audited known = kept.get(key);
     if (known == null) {
-      List<ListStore.Stored> stored = store.entries(head.id());
-      ChannelList list = new ChannelList(head.name(), head.extraColumns(),
-          stored.stream().map(ListStore.Stored::channel).toList());
-      Auditor auditor = new Auditor(Register.ALL, Context.of(head.context()).at(key.day()));
-      known = new Audited(auditor.audit(list), stored);
+      known = audited(head, store.entries(head.id()));
       kept.put(key, known);
     }
     return known;
+  }
+
+  private Key key(ListStore.Head head) {
+    return new Key(head.id(), head.version(), today());
+  }
+
+  private Audited audited(ListStore.Head head, List<ListStore.Stored> stored) {
+    ChannelList list = new ChannelList(head.name(), head.extraColumns(),
+        stored.stream().map(ListStore.Stored::channel).toList());
+    Auditor auditor = new Auditor(Register.ALL, Context.of(head.context()).at(today()));
+    return new Audited(auditor.audit(list), stored);
+  }
+
+  /** What many lists come to in short; those not known yet are read with one question. */
+  List<Views.ListSummary> summaries(List<ListStore.Head> heads) {
+    List<ListStore.Head> unknown = heads.stream().filter(head -> !summaries.containsKey(key(head))).toList();
+    if (!unknown.isEmpty()) {
+      Map<Long, List<ListStore.Stored>> entries = store.entries(unknown.stream().map(ListStore.Head::id).toList());
+      unknown.forEach(head -> summaries.put(key(head), summary(head, audited(head, entries.get(head.id())))));
+    }
+    return heads.stream().map(head -> Optional.ofNullable(summaries.get(key(head)))
+        .orElseGet(() -> summary(head, of(head)))).toList();
+  }
+
+  private static Views.ListSummary summary(ListStore.Head head, Audited audited) {
+    return new Views.ListSummary(head.id(), head.name(), head.version(), audited.stored().size(),
+        DeskWriter.counts(audited.audit()), head.changedAt(), head.changedBy(),
+        audited.audit().auditor().context().holders().stream().map(holder -> holder.name()).toList());
   }
 }

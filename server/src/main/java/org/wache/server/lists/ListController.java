@@ -72,14 +72,7 @@ class ListController {
     if (!store.isMember(account, group)) {
       throw new Missing("The group");
     }
-    return store.heads(account, group).stream().map(this::summary).toList();
-  }
-
-  private Views.ListSummary summary(ListStore.Head head) {
-    Audits.Audited audited = audits.of(head);
-    return new Views.ListSummary(head.id(), head.name(), head.version(), audited.stored().size(),
-        DeskWriter.counts(audited.audit()), head.changedAt(), head.changedBy(),
-        audited.audit().auditor().context().holders().stream().map(holder -> holder.name()).toList());
+    return audits.summaries(store.heads(account, group));
   }
 
   /** Takes a list file, CSV or JSON, as the body of the request. */

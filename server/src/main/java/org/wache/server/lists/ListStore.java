@@ -4,8 +4,11 @@ import java.sql.Array;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.OffsetDateTime;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -78,6 +81,19 @@ class ListStore {
     return jdbc.sql("select id, version, extras, " + COLUMNS
             + " from entry where list_id = :list and not removed order by position, id")
         .param("list", list).query(ListStore::stored).list();
+  }
+
+  /** The entries of several lists, by list. */
+  Map<Long, List<Stored>> entries(List<Long> lists) {
+    Map<Long, List<Stored>> byList = new HashMap<>();
+    lists.forEach(list -> byList.put(list, new ArrayList<>()));
+    jdbc.sql("select list_id, id, version, extras, " + COLUMNS
+            + " from entry where list_id = any(:lists) and not removed order by list_id, position, id")
+        .param("lists", lists.toArray(Long[]::new))
+        .query(row -> {
+          byList.get(row.getLong("list_id")).add(stored(row, 0));
+        });
+    return byList;
   }
 
   /** One entry, even a removed one. */
