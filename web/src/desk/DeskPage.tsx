@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useParams } from 'react-router';
-import { api, data, type Carrier } from '../api/client';
+import { api, data, type Carrier, type Schemas } from '../api/client';
 import { Notice } from '../ui/Notice';
 import { Button } from '../ui/Button';
 import { Desk } from './Desk';
@@ -29,7 +29,36 @@ export function DeskPage() {
       </main>
     );
   if (!work.desk.data || !ruler.data) return <p className="text-soft p-6">Auditing the list …</p>;
-  return <Desk key={list} desk={work.desk.data} ruler={ruler.data} work={work} />;
+  const may = [...ruler.data.may, ...lines(carrier)];
+  return <Desk key={list} desk={work.desk.data} ruler={{ ...ruler.data, may }} work={work} />;
+}
+
+/** The lines of a business licence, as stretches that the carrier may use. */
+function lines(carrier: Carrier | undefined): Schemas['May'][] {
+  return (carrier?.licences ?? []).flatMap((licence) =>
+    licence.lines.map((line) => {
+      const middle = Math.round(Number(line.mhz) * 1_000_000);
+      const half = width(line.emission) / 2;
+      const words = `${licence.callSign ?? 'licence line'} ${line.emission}`;
+      const source = 'the licence';
+      return {
+        low: middle - half,
+        high: middle + half,
+        words,
+        onlyFrom: null,
+        service: licence.service,
+        source,
+      };
+    }),
+  );
+}
+
+const UNITS: Record<string, number> = { H: 1, K: 1_000, M: 1_000_000 };
+
+/** The necessary bandwidth that a designator starts with, in hertz: 11K2 is 11 200. */
+function width(designator: string): number {
+  const letter = /[HKM]/.exec(designator.slice(0, 4))?.[0] ?? 'H';
+  return Number(designator.slice(0, 4).replace(letter, '.')) * (UNITS[letter] ?? 1);
 }
 
 /** A carrier's licences as the ruler asks for them; business licences have no general picture. */

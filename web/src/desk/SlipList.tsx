@@ -26,7 +26,7 @@ export function SlipList({ rows, selected, onSelect, onCure }: Props) {
     getScrollElement: () => scroller.current,
     estimateSize: (index) => (rows[index]?.kind === 'heading' ? HEADING : SLIP),
     getItemKey: (index) => rows[index]?.key ?? index,
-    overscan: 12,
+    overscan: 8,
     scrollPaddingStart: HEADING,
     rangeExtractor: (range) => {
       active.current = sticky(range.startIndex);
@@ -67,8 +67,8 @@ export function SlipList({ rows, selected, onSelect, onCure }: Props) {
                 <SlipRow
                   slip={row.slip}
                   selected={row.slip.id === selected}
-                  onSelect={() => onSelect(row.slip)}
-                  onCure={() => onCure(row.slip)}
+                  onSelect={onSelect}
+                  onCure={onCure}
                 />
               )}
             </div>

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import type { Slip } from '../api/client';
 import { Button } from '../ui/Button';
 import { Megahertz, offset } from '../ui/Megahertz';
@@ -6,12 +7,12 @@ import { VerdictMark, verdictEdge, verdictText, verdictWord } from '../ui/Verdic
 interface Props {
   slip: Slip;
   selected: boolean;
-  onSelect: () => void;
-  onCure: () => void;
+  onSelect: (slip: Slip) => void;
+  onCure: (slip: Slip) => void;
 }
 
 /** One entry on two lines: what it comes to and why; then the radio's facts. */
-export function SlipRow({ slip, selected, onSelect, onCure }: Props) {
+export const SlipRow = memo(function SlipRow({ slip, selected, onSelect, onCure }: Props) {
   return (
     <div
       className={`border-line relative flex h-full items-stretch border-b border-l-[3px] ${verdictEdge[slip.verdict] ?? ''} ${selected ? 'bg-accent-wash' : 'bg-sheet hover:bg-sunk'}`}
@@ -21,7 +22,7 @@ export function SlipRow({ slip, selected, onSelect, onCure }: Props) {
         data-entry={slip.id}
         aria-current={selected}
         tabIndex={selected ? 0 : -1}
-        onClick={onSelect}
+        onClick={() => onSelect(slip)}
         className="flex min-w-0 grow flex-col justify-center gap-px overflow-hidden py-1 pr-2 pl-3 text-left focus-visible:-outline-offset-2"
       >
         <span className="flex w-full items-center gap-2">
@@ -45,7 +46,7 @@ export function SlipRow({ slip, selected, onSelect, onCure }: Props) {
             kind="quiet"
             className="text-second max-w-52"
             tabIndex={-1}
-            onClick={onCure}
+            onClick={() => onCure(slip)}
             title={slip.cure.label}
           >
             <span className="truncate">{slip.cure.label}</span>
@@ -56,7 +57,7 @@ export function SlipRow({ slip, selected, onSelect, onCure }: Props) {
       )}
     </div>
   );
-}
+});
 
 function Facts({ slip }: { slip: Slip }) {
   const { fields } = slip;
@@ -69,7 +70,7 @@ function Facts({ slip }: { slip: Slip }) {
           {slip.rxHz === null ? (fields.rxMhz ?? '?') : <Megahertz hertz={slip.rxHz} />}
         </span>
       </span>
-      <span className="w-[12.4rem] shrink-0">
+      <span className="w-[12.4rem] shrink-0 truncate">
         <Talks slip={slip} />
       </span>
       <span className="w-12 shrink-0">{fields.emission ?? fields.mode}</span>

@@ -32,9 +32,7 @@ export function SumView({ lines }: { lines: Line[] }) {
             </td>
             <td className="py-px text-right align-top font-mono whitespace-nowrap">{line.amount}</td>
             <td className="text-soft px-1.5 align-top whitespace-nowrap">{line.unit}</td>
-            <td className="text-soft w-full pl-1 leading-tight">
-              {line.role === 'inside' ? <>is {line.label}</> : line.label}
-            </td>
+            <td className="text-soft w-full pl-1 leading-tight">{line.label}</td>
           </tr>
         ))}
       </tbody>

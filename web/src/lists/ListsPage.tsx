@@ -26,7 +26,7 @@ export function ListsPage() {
       ),
   });
   return (
-    <div className="mx-auto flex min-h-full max-w-5xl flex-col px-5 pb-8">
+    <div className="mx-auto flex min-h-full max-w-6xl flex-col px-5 pb-8">
       <title>Lists · Wache</title>
       <header className="flex h-12 items-center justify-between">
         <Wordmark />
@@ -101,7 +101,7 @@ function Lists({ lists }: { lists: Schemas['ListSummary'][] }) {
         <li key={list.id}>
           <Link
             to={`/lists/${list.id}`}
-            className={`hover:bg-accent-wash flex flex-wrap items-center gap-x-6 gap-y-1 border-l-[3px] px-4 py-3 ${list.counts.hold > 0 ? 'border-l-hold' : list.counts.query > 0 ? 'border-l-query' : 'border-l-clear'}`}
+            className={`hover:bg-accent-wash flex flex-wrap items-center gap-x-6 gap-y-1 border-l-[3px] px-4 py-3 ${list.counts.hold > 0 ? 'border-l-hold' : list.counts.query > 0 ? 'border-l-query' : list.entries > 0 ? 'border-l-clear' : 'border-l-line'}`}
           >
             <span className="min-w-0 grow basis-80">
               <span className="block font-semibold">{list.name}</span>

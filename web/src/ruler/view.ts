@@ -20,6 +20,8 @@ export function bandAt(bands: Band[], hertz: number | null): Band | undefined {
 
 const MARGIN = 0.02;
 const NEIGHBOURHOOD = 150_000;
+/** What an empty list looks at: where most lists begin. */
+const USUAL = '2 m';
 const NARROWEST = 4_000;
 const WIDEST = 3_000_000_000;
 
@@ -35,7 +37,8 @@ export function viewOf(bands: Band[], slip: Slip | undefined): View {
   const band = bandAt(bands, hertz);
   if (band) return around(band);
   if (hertz !== null) return { low: hertz - NEIGHBOURHOOD, high: hertz + NEIGHBOURHOOD };
-  return bands[0] ? around(bands[0]) : { low: 144_000_000, high: 148_000_000 };
+  const usual = bands.find((each) => each.name === USUAL) ?? bands[0];
+  return usual ? around(usual) : { low: 1, high: WIDEST };
 }
 
 /** Zooms by a factor (above 1: closer) around a fixed frequency. */

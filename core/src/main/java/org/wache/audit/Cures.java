@@ -16,6 +16,7 @@ public final class Cures {
   private static final List<String> DATA = List.of("DATA", "PKT");
   private static final String NARROW_PACKET = "11K2F2D";
   private static final long WIDE_STEP = 5_000;
+  private static final long SIDEBAND_STEP = 500;
   private static final long FINE_STEP = 100;
 
   private Cures() {}
@@ -35,6 +36,16 @@ public final class Cures {
     return modes.stream().map(mode -> Change.mode("Use " + mode, mode)).toList();
   }
 
+  /** Other voice modes: on a channel those that fit it, in a band the usual sideband first. */
+  public static List<Change> otherVoice(Route route) {
+    boolean narrowFits = route.widthLimit()
+        .map(limit -> limit.hertz() >= org.wache.signal.Mode.NFM.emission().bandwidth()).orElse(true);
+    String sideband = route.entry().plan().lowerSidebandAt(route.transmit()) ? "LSB" : "USB";
+    List<String> modes = !narrowFits ? List.of("AM", sideband)
+        : route.bands().isPresent() ? List.of(sideband, "NFM", "FM") : List.of("NFM", "FM");
+    return modes.stream().map(mode -> Change.mode("Use " + mode, mode)).toList();
+  }
+
   /** The narrow form of an FM signal; nothing for others. */
   public static List<Change> narrower(Channel channel) {
     Emission emission = channel.emission().orElseThrow();
@@ -50,12 +61,12 @@ public final class Cures {
   }
 
   /**
-   * The signal moved by at least so many hertz (negative: down), in steps that its kind is tuned in: 5 kHz for FM, 100
-   * Hz for narrower signals.
+   * The signal moved by at least so many hertz (negative: down), in steps that its kind is tuned in: 5 kHz for FM, 500
+   * Hz for sideband, 100 Hz for narrower signals.
    */
   public static Change shifted(Channel channel, long atLeast) {
-    long step = channel.emission().orElseThrow().oneSided() || channel.emission().get().bandwidth() < WIDE_STEP
-        ? FINE_STEP : WIDE_STEP;
+    Emission emission = channel.emission().orElseThrow();
+    long step = emission.oneSided() ? SIDEBAND_STEP : emission.bandwidth() < WIDE_STEP ? FINE_STEP : WIDE_STEP;
     Frequency now = channel.transmit().orElseThrow();
     long wanted = now.hertz() + atLeast;
     long onStep = atLeast < 0 ? Math.floorDiv(wanted, step) * step : -Math.floorDiv(-wanted, step) * step;

@@ -1,6 +1,7 @@
 package org.wache.audit;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -16,14 +17,18 @@ public record Told(Finding finding, List<String> holders) {
 
   private record Key(Slug slug, String message) {}
 
-  /** The findings of an entry in the order they are told: its own first, then those of each set of licences. */
+  /**
+   * The findings of an entry in the order they are told: holds before queries; among them the entry's own first, then
+   * those of each set of licences.
+   */
   public static List<Told> of(Auditor auditor, EntryAudit entry) {
     Map<Key, Told> told = new LinkedHashMap<>();
     List<String> everyone = auditor.context().holders().stream().map(holder -> holder.name()).toList();
     entry.own().forEach(finding -> add(told, finding, everyone));
     IntStream.range(0, auditor.profiles()).forEach(profile -> entry.judgements().get(profile).findings()
         .forEach(finding -> add(told, finding, auditor.holdersOf(profile))));
-    return List.copyOf(told.values());
+    return told.values().stream()
+        .sorted(Comparator.comparing(each -> !each.finding.holds())).toList();
   }
 
   private static void add(Map<Key, Told> told, Finding finding, List<String> holders) {

@@ -11,6 +11,7 @@ import org.wache.audit.Words;
 import org.wache.rulebook.AuthorisedService;
 import org.wache.rulebook.BandService;
 import org.wache.rulebook.Grant;
+import org.wache.signal.Content;
 
 /** No class or licensee of the service may use this kind of emission there. */
 public final class EmissionNotAllowed implements RouteRule {
@@ -43,7 +44,8 @@ public final class EmissionNotAllowed implements RouteRule {
         .message("%s is not allowed on %s (%s): it is for %s.", Words.emission(route.on()), route.transmit(),
             route.place(), Words.contents(allowed))
         .source(source(route))
-        .cures(() -> Cures.orListen(Cures.otherModes(route.on()))));
+        .cures(() -> Cures.orListen(route.emission().is(Content.PHONE) ? Cures.otherVoice(route)
+            : Cures.otherModes(route.on()))));
   }
 
   private static int allowed(Route route) {

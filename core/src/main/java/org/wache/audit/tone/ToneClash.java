@@ -12,6 +12,7 @@ import org.wache.audit.Slug;
 import org.wache.audit.Words;
 import org.wache.channel.Channel;
 import org.wache.channel.Field;
+import org.wache.signal.Content;
 import org.wache.signal.Tone;
 
 /** One channel in one list with different tones: half of the fleet does not hear the other half. */
@@ -37,11 +38,17 @@ public final class ToneClash implements EntryRule {
   @Override
   public List<Finding> on(Entry entry) {
     Channel channel = entry.channel();
-    if (channel.transmit().isEmpty() || channel.receive().isEmpty()) {
+    if (channel.transmit().isEmpty() || channel.receive().isEmpty() || !analogue(channel)) {
       return List.of();
     }
     OptionalInt other = entry.otherTones();
-    return other.isEmpty() ? List.of() : List.of(finding(entry, other.getAsInt()));
+    return other.isEmpty() || !analogue(entry.list().channels().get(other.getAsInt())) ? List.of()
+        : List.of(finding(entry, other.getAsInt()));
+  }
+
+  /** Only analogue FM has such tones: digital voice tells its groups apart by other means. */
+  private static boolean analogue(Channel channel) {
+    return channel.emission().isPresent() && channel.emission().get().is(Content.FM);
   }
 
   private static Finding finding(Entry entry, int other) {

@@ -46,18 +46,6 @@ class Audits {
 
   private record Key(long list, int version, LocalDate day) {}
 
-  /** A list's audit and its entries as stored, in the same order. */
-  record Audited(Audit audit, List<ListStore.Stored> stored) {
-    int position(long entry) {
-      for (int i = 0; i < stored.size(); i++) {
-        if (stored.get(i).id() == entry) {
-          return i;
-        }
-      }
-      return -1;
-    }
-  }
-
   Audits(ListStore store, Clock clock) {
     this.store = store;
     this.clock = clock;
@@ -75,6 +63,11 @@ class Audits {
       kept.put(key, known);
     }
     return known;
+  }
+
+  /** Keeps the audit of a list's new version when it was worked out from the version before. */
+  void keep(ListStore.Head head, Audited audited) {
+    kept.put(key(head), audited);
   }
 
   private Key key(ListStore.Head head) {

@@ -102,7 +102,6 @@ final class DeskWriter {
     Auditor auditor = audit.auditor();
     Remedies remedies = new Remedies(audit, position);
     List<Views.FindingView> findings = Told.of(auditor, entry).stream()
-        .sorted((a, b) -> Boolean.compare(b.finding().holds(), a.finding().holds()))
         .map(told -> finding(told, remedies)).toList();
     List<Views.HolderVerdict> holders = IntStream.range(0, auditor.context().holders().size())
         .mapToObj(h -> holder(audit, position, h)).toList();

@@ -14,6 +14,8 @@ import java.security.Principal;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -98,17 +100,17 @@ class ListController {
     return new Views.Desk(head.id(), head.clubId(), head.name(), head.version(), audit.auditor().context().on(),
         audit.auditor().context().edition().rulebook(), audit.auditor().context().edition().dates().id(),
         Context.of(head.context()).carriers(), DeskWriter.counts(audit), Assumptions.of(audit), head.extraColumns(),
-        DeskWriter.slips(audit, seen.audited().stored()));
+        seen.audited().slips());
   }
 
   @GetMapping("/api/lists/{list}/entries/{entry}")
   Views.Dossier dossier(Principal principal, @PathVariable long list, @PathVariable long entry) {
-    Audits.Audited audited = service.seen(who.account(principal).id(), list).audited();
+    Audited audited = service.seen(who.account(principal).id(), list).audited();
     int position = position(audited, entry);
     return DeskWriter.dossier(audited.audit(), position, audited.stored().get(position));
   }
 
-  private static int position(Audits.Audited audited, long entry) {
+  private static int position(Audited audited, long entry) {
     int position = audited.position(entry);
     if (position < 0) {
       throw new Missing("The entry");
@@ -120,7 +122,7 @@ class ListController {
   @PostMapping("/api/lists/{list}/entries/{entry}/trial")
   Views.Tried trial(Principal principal, @PathVariable long list, @PathVariable long entry,
       @Valid @RequestBody Views.Trial trial) {
-    Audits.Audited audited = service.seen(who.account(principal).id(), list).audited();
+    Audited audited = service.seen(who.account(principal).id(), list).audited();
     int position = position(audited, entry);
     ListStore.Stored now = audited.stored().get(position);
     Channel typed = now.channel().with(ListService.fields(trial.fields()));
@@ -139,21 +141,41 @@ class ListController {
       content = @Content(mediaType = "application/json", schema = @Schema(implementation = Views.Conflict.class)))
   Views.Changed change(Principal principal, @PathVariable long list, @Valid @RequestBody Views.Changes changes) {
     long account = who.account(principal).id();
-    Map<Long, Views.Slip> before = new HashMap<>();
-    Audits.Audited old = service.seen(account, list).audited();
-    DeskWriter.slips(old.audit(), old.stored()).forEach(slip -> before.put(slip.id(), slip));
+    ListService.Seen old = service.seen(account, list);
     ListService.Outcome outcome = service.change(account, list, changes);
-    ListService.Seen seen = service.seen(account, list);
     if (!outcome.conflicts().isEmpty()) {
       throw new Conflicting(new Views.Conflict("Somebody else changed the same field",
-          "Nothing was saved. Choose which text to keep.", HttpStatus.CONFLICT.value(), seen.head().version(),
+          "Nothing was saved. Choose which text to keep.", HttpStatus.CONFLICT.value(), old.head().version(),
           outcome.conflicts()));
     }
-    Audits.Audited now = seen.audited();
-    List<Views.Slip> differing = DeskWriter.slips(now.audit(), now.stored()).stream()
-        .filter(slip -> !slip.equals(before.get(slip.id()))).toList();
+    foresee(old, changes, account);
+    ListService.Seen seen = service.seen(account, list);
+    Map<Long, Views.Slip> before = old.audited().slips().stream()
+        .collect(Collectors.toMap(Views.Slip::id, Function.identity()));
+    Audited now = seen.audited();
+    List<Views.Slip> differing = now.slips().stream().filter(slip -> !slip.equals(before.get(slip.id()))).toList();
     return new Views.Changed(seen.head().version(), DeskWriter.counts(now.audit()),
         now.stored().stream().map(ListStore.Stored::id).toList(), differing, outcome.added());
+  }
+
+  /** After plain edits the audit of the new version follows from the old one's, if nobody else changed anything. */
+  private void foresee(ListService.Seen old, Views.Changes changes, long account) {
+    ListStore.Head now = store.head(account, old.head().id()).orElseThrow(() -> new Missing("The list"));
+    boolean edits = changes.changes().stream().allMatch(change -> change.kind().equals("edit"));
+    if (!edits || now.version() != old.head().version() + 1) {
+      return;
+    }
+    Map<Long, Channel> channels = new HashMap<>();
+    for (Views.Change change : changes.changes()) {
+      int position = old.audited().position(change.entry().orElseThrow());
+      if (position < 0) {
+        return; // an entry that is out of the list was edited
+      }
+      long entry = old.audited().stored().get(position).id();
+      Channel before = channels.getOrDefault(entry, old.audited().stored().get(position).channel());
+      channels.put(entry, before.with(ListService.fields(change.after())));
+    }
+    audits.keep(now, old.audited().edited(channels, now.version()));
   }
 
   @ExceptionHandler

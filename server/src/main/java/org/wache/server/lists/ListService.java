@@ -69,7 +69,7 @@ class ListService {
   }
 
   /** A list as it was found. */
-  record Seen(ListStore.Head head, Audits.Audited audited) {}
+  record Seen(ListStore.Head head, Audited audited) {}
 
   @Transactional
   public void setCarriers(long account, long list, List<Views.Carrier> before, List<Views.Carrier> carriers) {

@@ -90,13 +90,13 @@ class RulerController {
     return new Ruler(bands, may, plan);
   }
 
-  /** Where services share a channel, the one that this holder may use is drawn; the later one of two. */
+  /** Where services share a channel, the one that this holder may use is drawn; the earlier one of two. */
   private static void onePerStretch(List<May> may) {
     Map<List<Long>, May> drawn = new LinkedHashMap<>();
     for (May each : may) {
       long middle = (each.low() + each.high()) / 2;
       List<Long> key = List.of(middle, each.service().equals("amateur") ? each.low() : 0L);
-      drawn.merge(key, each, (one, other) -> other.onlyFrom().isPresent() && one.onlyFrom().isEmpty() ? one : other);
+      drawn.merge(key, each, (one, other) -> one.onlyFrom().isPresent() && other.onlyFrom().isEmpty() ? other : one);
     }
     may.clear();
     may.addAll(drawn.values());

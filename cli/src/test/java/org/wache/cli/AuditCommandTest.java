@@ -1,0 +1,140 @@
+package org.wache.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The command line as a script sees it: a process of its own, its exit status and its output. */
+class AuditCommandTest {
+
+  private static final String HEADER = "number,name,rx_mhz,tx_mhz,mode,emission,power_w,tx_tone,rx_tone,use\n";
+
+  @TempDir
+  private Path folder;
+
+  private record Ran(int status, String out, String error) {
+    JsonNode json() {
+      return JsonMapper.builder().build().readTree(out);
+    }
+  }
+
+  private Ran audit(String... arguments) throws IOException, InterruptedException {
+    List<String> command = new ArrayList<>(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+        "-cp", System.getProperty("java.class.path"), "org.wache.cli.Main"));
+    command.addAll(List.of(arguments));
+    Path error = folder.resolve("error.txt");
+    Process process = new ProcessBuilder(command).redirectError(error.toFile()).start();
+    String out = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+    return new Ran(process.waitFor(), out, Files.readString(error));
+  }
+
+  private String file(String name, String text) throws IOException {
+    return Files.writeString(folder.resolve(name), text).toString();
+  }
+
+  @Test
+  void aCleanListEndsWithZeroAndAHeldOneWithOne() throws Exception {
+    String clean = file("clean.csv", HEADER + "1,Levee,146.550,146.550,FM,,5,,,\n");
+    assertThat(audit(clean, "--as", "amateur:technician").status()).isZero();
+    assertThat(audit(clean).status()).isEqualTo(1);
+    assertThat(audit(clean).out()).contains("not-licensed");
+  }
+
+  @Test
+  void theJsonResultIsAsPromised() throws Exception {
+    String list = file("edge.csv", HEADER + "1,Edge,147.995,147.995,FM,,5,,,\n2,Weather,162.550,,NFM,,,,,\n");
+    Ran ran = audit(list, "--as", "amateur:technician", "--on", "2026-11-25", "--json");
+    JsonNode result = ran.json();
+    assertThat(result.path("format").asString()).isEqualTo("wache-audit/1");
+    assertThat(result.path("rulebook").path("edition").asString()).isEqualTo("2026-02-13");
+    assertThat(result.path("summary").path("hold").asInt()).isEqualTo(1);
+    JsonNode channel = result.path("channels").path(0);
+    assertThat(channel.path("rxHz").asLong()).isEqualTo(147_995_000);
+    assertThat(channel.path("occupied").path("highHz").asLong()).isEqualTo(148_003_000);
+    assertThat(channel.path("holders").path(0).path("authority").isNull()).isTrue();
+    JsonNode finding = channel.path("findings").path(0);
+    assertThat(finding.path("rule").asString()).isEqualTo("edge-overrun");
+    assertThat(finding.path("message").asString()).isEqualTo("The signal reaches 3.0 kHz past the top of the 2 m band.");
+    assertThat(finding.path("working").asString()).startsWith("147.995 MHz + 8.0 kHz = 148.003 MHz; limit 148.000 MHz");
+    assertThat(finding.path("source").asString()).isEqualTo("47 CFR 97.307(b)");
+    assertThat(finding.path("remedies")).allSatisfy(remedy ->
+        assertThat(remedy.path("verdictAfter").asString()).isNotEqualTo("hold"));
+    assertThat(result.path("channels").path(1).path("verdict").asString()).isEqualTo("listen");
+  }
+
+  @Test
+  void theDayPicksTheEdition() throws Exception {
+    String list = file("sixty.csv", HEADER + "1,Segment,5.354,5.354,USB,,5,,,\n");
+    assertThat(audit(list, "--as", "amateur:general", "--on", "2026-02-12").status()).isEqualTo(1);
+    assertThat(audit(list, "--as", "amateur:general", "--on", "2026-02-13").status()).isZero();
+  }
+
+  @Test
+  void aContextNamesHoldersLinesSiteAndHouseRules() throws Exception {
+    String list = file("fleet.csv", HEADER
+        + "1,Covered,451.800,451.800,NFM,,5,,,\n2,Strong,451.800,451.800,NFM,,25,D023,,\n3,Other,464.500,464.500,NFM,,2,,,\n"
+        + "4,Mine,146.550,146.550,FM,,5,,,\n");
+    String context = file("context.json", """
+        {"format":"wache-context/1","on":"2026-11-25","site":{"latitude":45.2,"longitude":-93.1},
+         "holders":[{"name":"Fleet","licences":[{"service":"land-mobile","callSign":"WZZB202","expires":"2033-06-30",
+           "lines":[{"mhz":"451.8000","emission":"11K0F3E","outputW":5,"erpW":5,"units":20,
+             "area":{"latitude":45.2,"longitude":-93.1,"radiusKm":40}}]},
+           {"service":"amateur","class":"general","callSign":"KE9QRB","expires":"2026-12-20"}]}]}""");
+    JsonNode channels = audit(list, "--context", context, "--json").json().path("channels");
+    assertThat(channels.path(0).path("holders").path(0).path("authority").path("service").asString())
+        .isEqualTo("land-mobile");
+    assertThat(rules(channels.path(1))).contains("outside-authorisation");
+    assertThat(rules(channels.path(2))).contains("outside-authorisation");
+    assertThat(rules(channels.path(3))).containsExactly("licence-expiring");
+    String far = file("far.json", Files.readString(Path.of(context)).replace("\"latitude\":45.2,\"longitude\":-93.1}",
+        "\"latitude\":44.0,\"longitude\":-93.1}"));
+    JsonNode away = audit(list, "--context", far, "--json").json().path("channels");
+    // 1.2° of latitude is 133 km: the site lies outside the 40 km.
+    assertThat(away.path(0).path("findings").path(0).path("message").asString()).contains("is 133.");
+  }
+
+  private static List<String> rules(JsonNode channel) {
+    List<String> rules = new ArrayList<>();
+    channel.path("findings").forEach(finding -> rules.add(finding.path("rule").asString()));
+    return rules;
+  }
+
+  @Test
+  void whatCannotBeReadEndsWithTwoAndOneLineThatNamesThePlace() throws Exception {
+    assertUnusable(audit(folder.resolve("missing.csv").toString()), "missing.csv", "no such file");
+    assertUnusable(audit(file("bad.csv", "rx_mhz,tx_mhz\n146,52,1,1\n")), "bad.csv: line 2, column 3", "decimal comma");
+    assertUnusable(audit(file("head.csv", "a,b\n1,2\n")), "head.csv: line 1, column 1", "rx_mhz");
+    assertUnusable(audit(file("bad.json", "{\"format\":\n ]")), "bad.json: line 2", "not JSON");
+    String good = file("good.csv", "rx_mhz\n162.550\n");
+    assertUnusable(audit(good, "--as", "amateur:king"), "amateur:king", "technician");
+    assertUnusable(audit(good, "--on", "tomorrow"), "tomorrow", "2026-11-25");
+    assertUnusable(audit(good, "--rulebook", "moon"), "moon");
+    assertUnusable(audit(good, "--no-such-option"), "--no-such-option");
+    assertUnusable(audit(good, "--context", file("c.json", "{\"holders\":[{\"licences\":[{\"service\":\"amateur\",\"expires\":\"soon\"}]}]}")),
+        "holders[0].licences[0].expires");
+    assertUnusable(audit(), "FILE");
+  }
+
+  private static void assertUnusable(Ran ran, String... words) {
+    assertThat(ran.status()).isEqualTo(2);
+    assertThat(ran.error().lines()).hasSize(1);
+    assertThat(ran.error()).contains(words);
+  }
+
+  @Test
+  void semicolonsTabsAndAByteOrderMarkAreFine() throws Exception {
+    assertThat(audit(file("a.csv", "\uFEFFname;rx_mhz;mode\nWeather;162.550;NFM\n")).status()).isZero();
+    assertThat(audit(file("b.csv", "name\trx_mhz\tmode\nWeather\t162.550\tNFM\n")).status()).isZero();
+    assertThat(audit(file("c.json",
+        "{\"format\":\"wache-list/1\",\"channels\":[{\"rxMhz\":\"162.550\"}]}")).status()).isZero();
+  }
+}
