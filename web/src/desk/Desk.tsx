@@ -1,8 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useMemo, useRef, useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
-import { Link, useSearchParams } from 'react-router';
-import { AccountMenu } from '../accounts/AccountMenu';
+import { useSearchParams } from 'react-router';
 import {
   api,
   data,
@@ -17,17 +15,17 @@ import { Ruler } from '../ruler/Ruler';
 import { around, bandAt, channelView, holds, home, panned, type View, viewOf, zoomed } from '../ruler/view';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
-import { Wordmark } from '../ui/Wordmark';
-import { Carriers } from './Carriers';
+import { Assumed } from './Assumed';
 import { ClashDialog } from './ClashDialog';
 import { numbered } from './cures';
+import { DeskHeader } from './DeskHeader';
 import { Dossier } from './Dossier';
-import { ExportMenu } from './ExportMenu';
 import { KeysDialog } from './KeysDialog';
+import { ListToolbar, NEXT } from './ListToolbar';
 import { type Grouping, rows } from './rows';
 import { SlipList } from './SlipList';
 import { edit, type useDesk } from './useDesk';
-import { VerdictFilter } from './VerdictFilter';
+import { useDeskKeys } from './useDeskKeys';
 
 interface Props {
   desk: DeskData;
@@ -35,12 +33,6 @@ interface Props {
   work: ReturnType<typeof useDesk>;
 }
 
-const GROUPINGS: Record<Grouping, string> = {
-  verdict: 'by verdict',
-  band: 'by band',
-  list: 'as in the list',
-};
-const NEXT: Record<Grouping, Grouping> = { verdict: 'band', band: 'list', list: 'verdict' };
 const NARROW = '(max-width: 63.99rem)';
 
 /** The Desk: the ruler over the entries, the findings beside them. */
@@ -196,68 +188,34 @@ export function Desk({ desk, ruler, work }: Props) {
   };
   const editEntry = () => page.current?.querySelector<HTMLInputElement>('[data-field="rxMhz"]')?.focus();
 
-  useHotkeys('down, j', () => step(1), { preventDefault: true });
-  useHotkeys('up, k', () => step(-1), { preventDefault: true });
-  useHotkeys('pagedown', () => step(10), { preventDefault: true });
-  useHotkeys('pageup', () => step(-10), { preventDefault: true });
-  useHotkeys('1,2,3,4,5,6,7,8,9', (event) => cureByKey(Number(event.key)));
-  useHotkeys('e, enter', (event) => {
-    if (event.key === 'Enter' && !(event.target as HTMLElement).matches('[data-entry], body')) return;
-    event.preventDefault();
-    editEntry();
-  });
-  useHotkeys('mod+z', () => void work.undo(), { preventDefault: true, enableOnFormTags: false });
-  useHotkeys('mod+shift+z, mod+y', () => void work.redo(), { preventDefault: true });
-  useHotkeys('h', () => toggle('hold'));
-  useHotkeys('q', () => toggle('query'));
-  useHotkeys('c', () => toggle('clear'));
-  useHotkeys('l', () => toggle('listen'));
-  useHotkeys('/', () => searchBox.current?.focus(), { preventDefault: true, useKey: true });
-  useHotkeys('g', () => setParam({ group: NEXT[grouping] }));
-  useHotkeys('n', () => void add());
-  useHotkeys('delete', remove);
-  useHotkeys('?', () => setKeys(true), { useKey: true });
   const zoom = (factor: number) =>
     setManual(zoomed(view, factor, (selected && home(selected)) ?? (view.low + view.high) / 2));
-  useHotkeys('+, =', () => zoom(1.6), { useKey: true });
-  useHotkeys('-', () => zoom(1 / 1.6), { useKey: true });
-  useHotkeys('[', () => setManual(panned(view, -0.25)), { useKey: true });
-  useHotkeys(']', () => setManual(panned(view, 0.25)), { useKey: true });
-  useHotkeys('0', () => setManual(undefined));
+  useDeskKeys({
+    step,
+    cure: cureByKey,
+    edit: editEntry,
+    undo: () => void work.undo(),
+    redo: () => void work.redo(),
+    toggle,
+    find: () => searchBox.current?.focus(),
+    group: () => setParam({ group: NEXT[grouping] }),
+    add: () => void add(),
+    remove,
+    help: () => setKeys(true),
+    zoom,
+    pan: (share) => setManual(panned(view, share)),
+    band: () => setManual(undefined),
+  });
 
   return (
     <div ref={page} className="flex h-full flex-col">
       <title>{`${desk.name} · Wache`}</title>
-      <header className="border-line bg-sheet flex min-h-12 flex-wrap items-center gap-x-3 border-b px-3 py-1">
-        <Link to="/lists" className="hover:text-accent rounded px-1" aria-label="Wache, to the lists">
-          <Wordmark />
-        </Link>
-        <h1 className="text-title min-w-0 truncate font-semibold">{desk.name}</h1>
-        <div className="flex min-w-0 grow basis-56">
-          <Carriers carriers={desk.carriers} onChange={(next) => void setCarriers(next)} />
-        </div>
-        <Button
-          kind="quiet"
-          disabled={!work.canUndo}
-          onClick={() => void work.undo()}
-          title={work.canUndo && `Undo: ${work.canUndo}`}
-        >
-          Undo
-        </Button>
-        <Button
-          kind="quiet"
-          disabled={!work.canRedo}
-          onClick={() => void work.redo()}
-          title={work.canRedo && `Redo: ${work.canRedo}`}
-        >
-          Redo
-        </Button>
-        <ExportMenu list={desk.id} />
-        <Button kind="quiet" onClick={() => setKeys(true)}>
-          Keys <kbd className="font-mono">?</kbd>
-        </Button>
-        <AccountMenu />
-      </header>
+      <DeskHeader
+        desk={desk}
+        work={work}
+        onCarriers={(next) => void setCarriers(next)}
+        onKeys={() => setKeys(true)}
+      />
 
       <section aria-label="Band ruler" className="border-line flex flex-col gap-1 border-b px-3 pt-1.5">
         <div className="flex items-center gap-2">
@@ -306,31 +264,17 @@ export function Desk({ desk, ruler, work }: Props) {
 
       <div className="flex min-h-0 grow">
         <main className="flex min-w-0 grow flex-col">
-          <div className="border-line flex flex-wrap items-center gap-x-3 gap-y-1 border-b px-3 py-1.5">
-            <VerdictFilter counts={tried?.counts ?? desk.counts} chosen={chosen} onChoose={toggle} />
-            <span className="grow" />
-            <input
-              ref={searchBox}
-              type="search"
-              aria-label="Find an entry"
-              placeholder="Find  /"
-              className="border-line bg-sheet text-second w-36 rounded border px-2 py-0.5"
-              value={search}
-              onChange={(event) => setParam({ find: event.target.value })}
-              onKeyDown={(event) => {
-                if (event.key === 'Escape') {
-                  setParam({ find: undefined });
-                  event.currentTarget.blur();
-                }
-              }}
-            />
-            <Button kind="quiet" className="text-second" onClick={() => setParam({ group: NEXT[grouping] })}>
-              {GROUPINGS[grouping]}
-            </Button>
-            <Button kind="quiet" className="text-second" onClick={() => void add()}>
-              New entry
-            </Button>
-          </div>
+          <ListToolbar
+            counts={tried?.counts ?? desk.counts}
+            chosen={chosen}
+            search={search}
+            grouping={grouping}
+            searchBox={searchBox}
+            onToggle={toggle}
+            onSearch={(text) => setParam({ find: text })}
+            onGroup={() => setParam({ group: NEXT[grouping] })}
+            onAdd={() => void add()}
+          />
           {work.problem && (
             <div className="p-2">
               <Notice message={work.problem}>
@@ -397,23 +341,6 @@ export function Desk({ desk, ruler, work }: Props) {
       )}
       {keys && <KeysDialog onClose={() => setKeys(false)} />}
     </div>
-  );
-}
-
-/** The edition used and what had to be assumed. */
-function Assumed({ desk }: { desk: DeskData }) {
-  return (
-    <details className="text-second text-soft border-line border-t px-3 py-2">
-      <summary className="hover:text-accent cursor-pointer">
-        Rulebook {desk.rulebook}, edition {desk.edition}, audited for {desk.on}. Check against the current
-        rules.
-      </summary>
-      <ul className="list-disc py-1 pl-5">
-        {desk.assumptions.map((line) => (
-          <li key={line}>{line}</li>
-        ))}
-      </ul>
-    </details>
   );
 }
 

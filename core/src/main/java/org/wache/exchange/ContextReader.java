@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.function.Function;
@@ -64,7 +65,7 @@ final class ContextReader {
       lines.add(line(each, path + ".lines[" + i++ + "]"));
     }
     String service = text(node, "service").orElseThrow(() -> problem(path + ".service", "a service such as amateur"));
-    return new Licence(service, text(node, "class"), text(node, "callSign"), date(node, "expires", path + ".expires"),
+    return new Licence(service, text(node, "class").map(word -> word.toLowerCase(Locale.ROOT)), text(node, "callSign"), date(node, "expires", path + ".expires"),
         lines);
   }
 
