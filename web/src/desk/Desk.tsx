@@ -217,7 +217,10 @@ export function Desk({ desk, ruler, work }: Props) {
         onKeys={() => setKeys(true)}
       />
 
-      <section aria-label="Band ruler" className="border-line flex flex-col gap-1 border-b px-3 pt-1.5">
+      <section
+        aria-label="Band ruler"
+        className="border-line flex shrink-0 flex-col gap-1 border-b px-3 pt-1.5"
+      >
         <div className="flex items-center gap-2">
           <BandChips
             bands={ruler.bands}

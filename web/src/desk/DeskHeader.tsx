@@ -17,7 +17,7 @@ interface Props {
 /** Which list, who carries it, and what concerns it as a whole. */
 export function DeskHeader({ desk, work, onCarriers, onKeys }: Props) {
   return (
-    <header className="border-line bg-sheet flex min-h-12 flex-wrap items-center gap-x-3 border-b px-3 py-1">
+    <header className="border-line bg-sheet flex min-h-12 shrink-0 flex-wrap items-center gap-x-3 border-b px-3 py-1">
       <Link to="/lists" className="hover:text-accent rounded px-1" aria-label="Wache, to the lists">
         <Wordmark />
       </Link>
@@ -42,7 +42,7 @@ export function DeskHeader({ desk, work, onCarriers, onKeys }: Props) {
         Redo
       </Button>
       <ExportMenu list={desk.id} />
-      <Button kind="quiet" onClick={onKeys}>
+      <Button kind="quiet" className="max-sm:hidden" onClick={onKeys}>
         Keys <kbd className="font-mono">?</kbd>
       </Button>
       <AccountMenu />

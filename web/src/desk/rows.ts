@@ -1,4 +1,5 @@
 import type { Slip } from '../api/client';
+import { home } from '../ruler/view';
 import { VERDICTS, verdictWord } from '../ui/VerdictMark';
 
 export type Grouping = 'verdict' | 'band' | 'list';
@@ -48,7 +49,10 @@ export function rows(
     if (members) members.push(slip);
     else groups.set(group, [slip]);
   }
-  return [...groups].flatMap(([group, members]): Row[] =>
+  const lowest = (members: Slip[]) => Math.min(...members.map((slip) => home(slip) ?? Infinity));
+  const ordered = [...groups];
+  if (grouping === 'band') ordered.sort(([, a], [, b]) => lowest(a) - lowest(b));
+  return ordered.flatMap(([group, members]): Row[] =>
     members.length === 0 ? [] : [heading(group, grouping, members), ...members.map(slipRow)],
   );
 }

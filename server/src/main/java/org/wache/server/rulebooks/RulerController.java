@@ -25,6 +25,7 @@ import org.wache.rulebook.Grant;
 import org.wache.rulebook.PlanRow;
 import org.wache.rulebook.RulebookReader;
 import org.wache.rulebook.Service;
+import org.wache.signal.Content;
 import org.wache.server.problems.Refused;
 
 /** What the band ruler draws: the bands, what a holder may do in them, and what the plan keeps them for. */
@@ -156,8 +157,14 @@ class RulerController {
           .mapToInt(Grant::allow).reduce(0, (a, b) -> a | b);
       Optional<String> from = mine ? Optional.empty()
           : Optional.of(Words.capital(amateur.traits().classes().get(least.lowestClass())));
-      return new May(low, high, Words.contents(bits), from, amateur.id(), edition.cite(least.source()));
+      return new May(low, high, words(bits), from, amateur.id(), edition.cite(least.source()));
     });
+  }
+
+  /** What may be sent, short enough to be written into the stretch. */
+  private static String words(int bits) {
+    boolean limited = (bits & Content.PHONE_LOW_INDEX.bit()) != 0;
+    return Words.contents(limited ? bits | Content.PHONE.bit() : bits);
   }
 
   private static May channel(Edition edition, Service service, FixedChannel channel, boolean open) {
