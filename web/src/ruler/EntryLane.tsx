@@ -1,7 +1,9 @@
 import type { ScaleLinear } from 'd3-scale';
+import { useMemo, useState } from 'react';
 import type { Slip } from '../api/client';
 import { length, offset } from '../ui/Megahertz';
 import { overrun } from '../ui/overrun';
+import { verdictWord } from '../ui/VerdictMark';
 
 interface Props {
   slips: Slip[];
@@ -15,19 +17,35 @@ interface Props {
 const HALF = 5_600;
 const LEAST = 3;
 
-/** The list's own entries at their true width: transmit filled, receive outlined, a pair joined by its offset. */
+/**
+ * The list's own entries at their true width: transmit filled, receive outlined, a pair joined by its offset. All
+ * marks of a kind are one path, so that ten thousand entries are no heavier to draw than ten.
+ */
 export function EntryLane({ slips, selected, place, scale, width, onSelect }: Props) {
+  const [over, setOver] = useState<Slip>();
+  const paths = useMemo(() => drawn(slips, place), [slips, place]);
+  const nearest = (event: React.MouseEvent) => {
+    const x = event.clientX - event.currentTarget.getBoundingClientRect().left;
+    return nearestTo(slips, x, scale);
+  };
   return (
-    <>
-      {slips.map((slip) => (
-        <Marks
-          key={slip.id}
-          slip={slip}
-          selected={slip.id === selected?.id}
-          place={place}
-          onSelect={() => onSelect(slip)}
-        />
-      ))}
+    <div
+      className={`absolute inset-0 ${over ? 'cursor-pointer' : ''}`}
+      title={over && told(over)}
+      onMouseMove={(event) => setOver(nearest(event))}
+      onMouseLeave={() => setOver(undefined)}
+      onClick={(event) => {
+        const found = nearest(event);
+        if (found) onSelect(found);
+      }}
+    >
+      <svg className="pointer-events-none absolute inset-0 h-full w-full" aria-hidden="true">
+        <path d={paths.hears} className="stroke-slate fill-none" />
+        <path d={paths.talks} className="fill-slate" />
+        <path d={paths.held} className="fill-hold" />
+        {selected && <Chosen slip={selected} place={place} />}
+        <path d={paths.beyond} className="fill-hold" />
+      </svg>
       {selected && selected.txHz !== null && selected.rxHz !== null && selected.txHz !== selected.rxHz && (
         <Bracket
           from={scale(selected.rxHz)}
@@ -37,49 +55,84 @@ export function EntryLane({ slips, selected, place, scale, width, onSelect }: Pr
         />
       )}
       {selected && <OverLabel slip={selected} scale={scale} width={width} />}
-    </>
+    </div>
   );
 }
 
-interface MarksProps {
+const told = (slip: Slip) => {
+  const over = overrun(slip);
+  const name = slip.fields.name ?? slip.fields.number ?? 'entry';
+  return over ? `${name}: ${length(over.high - over.low)} over` : `${name}: ${verdictWord(slip.verdict)}`;
+};
+
+interface Chosen {
   slip: Slip;
-  selected: boolean;
   place: Props['place'];
-  onSelect: () => void;
 }
 
-function Marks({ slip, selected, place, onSelect }: MarksProps) {
-  const name = slip.fields.name ?? slip.fields.number ?? '';
-  const half = slip.lowHz !== null && slip.highHz !== null ? (slip.highHz - slip.lowHz) / 2 : HALF;
-  const over = overrun(slip);
+/** The selected entry's marks, over all others. */
+function Chosen({ slip, place }: Chosen) {
+  const one = drawn([slip], place);
   return (
     <>
-      {slip.rxHz !== null && slip.rxHz !== slip.txHz && (
-        <div
-          className={`absolute top-[9px] h-[16px] cursor-pointer border ${selected ? 'border-accent z-10 border-2' : 'border-slate'}`}
-          style={place(slip.rxHz - half, slip.rxHz + half, LEAST)}
-          title={`${name} hears here`}
-          onClick={onSelect}
-        />
-      )}
-      {slip.lowHz !== null && slip.highHz !== null && (
-        <div
-          className={`absolute top-[9px] h-[16px] cursor-pointer ${selected ? 'bg-accent z-10' : slip.verdict === 'hold' ? 'bg-hold' : 'bg-slate'}`}
-          style={place(slip.lowHz, slip.highHz, LEAST)}
-          title={`${name} talks here`}
-          onClick={onSelect}
-        />
-      )}
-      {over && (
-        <div
-          className="bg-hold absolute top-[6px] z-20 h-[22px]"
-          style={place(over.low, over.high, LEAST)}
-          title={`${name}: ${length(over.high - over.low)} over`}
-          onClick={onSelect}
-        />
-      )}
+      <path d={one.hears} className="stroke-accent fill-none" strokeWidth="2" />
+      <path d={one.talks + one.held} className="fill-accent" />
     </>
   );
+}
+
+const TOP = 9;
+const TALL = 16;
+
+/** One path for each kind of mark; marks that fall on the same pixels are drawn once. */
+function drawn(slips: Slip[], place: Props['place']) {
+  const kinds = {
+    hears: new Set<string>(),
+    talks: new Set<string>(),
+    held: new Set<string>(),
+    beyond: new Set<string>(),
+  };
+  const box = (low: number, high: number, grow = 0) => {
+    const { left, width } = place(low, high, LEAST);
+    const [x, y] = [Math.round(left * 2) / 2, TOP - grow];
+    const [w, h] = [Math.round(width * 2) / 2, TALL + 2 * grow];
+    return `M${x} ${y}h${w}v${h}h${-w}z`;
+  };
+  for (const slip of slips) {
+    const half = slip.lowHz !== null && slip.highHz !== null ? (slip.highHz - slip.lowHz) / 2 : HALF;
+    if (slip.rxHz !== null && slip.rxHz !== slip.txHz)
+      kinds.hears.add(box(slip.rxHz - half, slip.rxHz + half));
+    if (slip.lowHz !== null && slip.highHz !== null)
+      kinds[slip.verdict === 'hold' ? 'held' : 'talks'].add(box(slip.lowHz, slip.highHz));
+    const over = overrun(slip);
+    if (over) kinds.beyond.add(box(over.low, over.high, 3));
+  }
+  return {
+    hears: [...kinds.hears].join(''),
+    talks: [...kinds.talks].join(''),
+    held: [...kinds.held].join(''),
+    beyond: [...kinds.beyond].join(''),
+  };
+}
+
+const REACH = 6;
+
+/** The entry whose mark is nearest to the pointer, within a few pixels. */
+function nearestTo(slips: Slip[], x: number, scale: Props['scale']): Slip | undefined {
+  let best: Slip | undefined;
+  let distance = REACH;
+  for (const slip of slips) {
+    const ends = [
+      [slip.lowHz ?? slip.txHz, slip.highHz ?? slip.txHz],
+      [slip.rxHz === null ? null : slip.rxHz - HALF, slip.rxHz === null ? null : slip.rxHz + HALF],
+    ];
+    for (const [low, high] of ends) {
+      if (low == null || high == null) continue;
+      const away = Math.max(0, scale(low) - x, x - scale(high));
+      if (away < distance) [best, distance] = [slip, away];
+    }
+  }
+  return best;
 }
 
 function OverLabel({ slip, scale, width }: { slip: Slip; scale: Props['scale']; width: number }) {

@@ -1,5 +1,5 @@
 import { scaleLinear } from 'd3-scale';
-import { useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { Schemas, Slip } from '../api/client';
 import { megahertz } from '../ui/Megahertz';
 import { EntryLane } from './EntryLane';
@@ -23,7 +23,8 @@ export function Ruler({ ruler, slips, selected, holder, view, onView, onSelect }
   const box = useRef<HTMLDivElement>(null);
   const [width, setWidth] = useState(900);
   const drag = useRef<{ x: number; view: View } | null>(null);
-  const scale = scaleLinear([view.low, view.high], [0, width]);
+  const dragged = useRef(false);
+  const scale = useMemo(() => scaleLinear([view.low, view.high], [0, width]), [view.low, view.high, width]);
 
   useEffect(() => {
     const element = box.current;
@@ -51,12 +52,16 @@ export function Ruler({ ruler, slips, selected, holder, view, onView, onSelect }
 
   const seen = <T extends { low: number; high: number }>(spans: T[]) =>
     spans.filter((span) => span.high >= view.low && span.low <= view.high);
-  const place = (low: number, high: number, least: number) => {
-    const left = Math.max(-4, scale(low));
-    const right = Math.min(width + 4, scale(high));
-    const size = Math.max(least, right - left);
-    return { left: left - (size > right - left ? (size - (right - left)) / 2 : 0), width: size };
-  };
+  const place = useCallback(
+    (low: number, high: number, least: number) => {
+      const left = Math.max(-4, scale(low));
+      const right = Math.min(width + 4, scale(high));
+      const size = Math.max(least, right - left);
+      return { left: left - (size > right - left ? (size - (right - left)) / 2 : 0), width: size };
+    },
+    [scale, width],
+  );
+  const inView = useMemo(() => slips.filter((slip) => inSight(slip, view)), [slips, view]);
 
   return (
     <div className="flex h-[132px] select-none" data-testid="ruler">
@@ -77,10 +82,12 @@ export function Ruler({ ruler, slips, selected, holder, view, onView, onSelect }
         aria-label={`Ruler for ${holder} from ${megahertz(Math.round(view.low))} to ${megahertz(Math.round(view.high))} MHz`}
         onPointerDown={(event) => {
           drag.current = { x: event.clientX, view };
+          dragged.current = false;
         }}
         onPointerMove={(event) => {
-          if (drag.current && event.buttons === 1)
-            onView(panned(drag.current.view, (drag.current.x - event.clientX) / width));
+          if (!drag.current || event.buttons !== 1) return;
+          dragged.current ||= Math.abs(event.clientX - drag.current.x) > 3;
+          if (dragged.current) onView(panned(drag.current.view, (drag.current.x - event.clientX) / width));
         }}
         onPointerUp={() => (drag.current = null)}
         onPointerLeave={() => (drag.current = null)}
@@ -137,12 +144,12 @@ export function Ruler({ ruler, slips, selected, holder, view, onView, onSelect }
         </div>
         <div className="border-edge absolute inset-x-0 top-[86px] h-[46px] border-t">
           <EntryLane
-            slips={slips.filter((slip) => inSight(slip, view))}
+            slips={inView}
             selected={selected}
             place={place}
             scale={scale}
             width={width}
-            onSelect={onSelect}
+            onSelect={(slip) => !dragged.current && onSelect(slip)}
           />
         </div>
       </div>
