@@ -66,7 +66,7 @@ public final class Words {
   public static String offset(long hertz) {
     String sign = hertz < 0 ? "−" : "+";
     long size = Math.abs(hertz);
-    if (size >= 1_000_000 && size % 100_000 == 0) {
+    if (size >= 1_000_000) {
       String megahertz = Frequency.megahertz(size);
       return sign + megahertz.replaceFirst("\\.?0+$", "") + " MHz";
     }

@@ -124,19 +124,20 @@ public final class Emission {
 
   /**
    * What a designator is made of, by the definitions of 47 CFR 97.3(c) (from memory), with two of the trade: F2D is
-   * packet on FM, and a digital voice designator is one of natures 1 and 7 with telephony, or FXE.
+   * packet on FM, and digital voice, alone or with data, is of nature 1, 7, 9 or X with telephony (E) or a mixture (W).
    */
   private static int contents(char modulation, char nature, char information, long bandwidth) {
     boolean ordinary = "ACDFGHJR".indexOf(modulation) >= 0;
     boolean angle = modulation == 'F' || modulation == 'G';
     return switch (information) {
       case 'A' -> morse(modulation, nature, ordinary);
-      case 'B' -> nature == '1' || modulation == 'J' ? Content.DATA.bit()
+      case 'B' -> nature == '1' && "ACHR".indexOf(modulation) >= 0 ? Content.CW.bit()
+          : nature == '1' || modulation == 'J' ? Content.DATA.bit()
           : nature == '2' && ordinary ? Content.MCW.bit() : Content.OTHER.bit();
       case 'D' -> nature != '0' ? Content.DATA.bit() : Content.OTHER.bit();
       case 'C', 'F' -> Content.IMAGE.bit();
       case 'E' -> phone(modulation, nature, angle, bandwidth);
-      case 'W' -> nature == '7' || nature == '9' ? digitalVoice(angle, bandwidth) : Content.OTHER.bit();
+      case 'W' -> "179X".indexOf(nature) >= 0 ? digitalVoice(angle, bandwidth) : Content.OTHER.bit();
       default -> Content.OTHER.bit();
     };
   }
@@ -206,10 +207,13 @@ public final class Emission {
     return designator.substring(BANDWIDTH_LENGTH);
   }
 
-  /** Whether it lies on one side of the dial frequency: J and R with telephony, and sound-card data (J2D). */
+  /**
+   * Whether it lies on one side of the dial frequency: single sideband with telephony, images or sound-card data. Morse
+   * and radioteletype (J2A, J2B) are listed by the frequency they are heard on.
+   */
   public boolean oneSided() {
-    String kind = kind();
-    return is(Content.SSB) || kind.startsWith("J2D");
+    char modulation = designator.charAt(4);
+    return (modulation == 'J' || modulation == 'R') && "CDEF".indexOf(designator.charAt(6)) >= 0;
   }
 
   /**

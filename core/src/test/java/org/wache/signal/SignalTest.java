@@ -67,6 +67,8 @@ class SignalTest {
     assertThat(Mode.LSB.emission().aroundDial(true)).isEqualTo(new Span(-2900, -100));
     assertThat(Emission.of("2K70J3E").aroundDial(false)).isEqualTo(new Span(300, 3000));
     assertThat(Emission.of("2K40J3E").aroundDial(false)).isEqualTo(new Span(100, 2500));
+    assertThat(Emission.of("2K70J3C").aroundDial(false)).isEqualTo(new Span(300, 3000));
+    assertThat(Emission.of("60H0J2B").aroundDial(false)).isEqualTo(new Span(-30, 30));
   }
 
   @Test
@@ -75,6 +77,9 @@ class SignalTest {
     assertThat(Emission.of("12K0F3E").is(Content.PHONE_LOW_INDEX)).isTrue();
     assertThat(Emission.of("16K0F3E").is(Content.PHONE_LOW_INDEX)).isFalse();
     assertThat(Emission.of("7K60FXE").is(Content.DIGITAL_VOICE)).isTrue();
+    assertThat(Emission.of("7K60FXW").is(Content.DIGITAL_VOICE)).isTrue();
+    assertThat(Emission.of("6K25F7W").is(Content.DIGITAL_VOICE)).isTrue();
+    assertThat(Emission.of("100HA1B").is(Content.CW)).isTrue();
     assertThat(Emission.of("500HF1B").is(Content.DATA)).isTrue();
     assertThat(Emission.of("2K80J2D").is(Content.DATA)).isTrue();
     assertThat(Emission.of("6M00C3F").is(Content.IMAGE)).isTrue();

@@ -43,9 +43,10 @@ public final class FrequencyImplausible implements EntryRule {
   public List<Finding> on(Entry entry) {
     Optional<Frequency> receive = entry.channel().receive();
     Optional<Frequency> transmit = entry.channel().transmit();
-    boolean receiveOff = receive.isPresent() && implausible(entry.edition(), receive.get());
-    boolean transmitOff = transmit.isPresent()
-        && (transmit.equals(receive) ? receiveOff : implausible(entry.edition(), transmit.get()));
+    boolean transmitOff = transmit.isPresent() && entry.services().isEmpty()
+        && implausible(entry.edition(), transmit.get());
+    boolean receiveOff = receive.isPresent()
+        && (receive.equals(transmit) ? transmitOff : implausible(entry.edition(), receive.get()));
     if (!receiveOff && !transmitOff) {
       return List.of();
     }
