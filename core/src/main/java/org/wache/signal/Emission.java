@@ -82,13 +82,11 @@ public final class Emission {
     if (unit == 0) {
       return 0;
     }
+    long scale = 1;
     for (int i = 0; i < decimals; i++) {
-      if (unit % 10 != 0) {
-        return 1; // a fraction of a hertz: the narrowest that hertz can say
-      }
-      unit /= 10;
+      scale *= 10;
     }
-    return digits * unit;
+    return (digits * unit + scale - 1) / scale; // a fraction of a hertz is rounded up
   }
 
   private static long unit(char letter) {

@@ -39,6 +39,13 @@ class SignalTest {
     assertThat(Emission.bandwidthText(hertz)).isEqualTo(designator.substring(0, 4));
   }
 
+  /** The letter stands at the decimal point, wherever that is. */
+  @ParameterizedTest
+  @CsvSource({"60H0J2B,60", "H500A1A,1", "4H25A1A,5", "11K2F3E,11200", "1M25F9W,1250000", "2G50F9W,2500000000", "8K10F1E,8100"})
+  void theLetterStandsAtTheDecimalPoint(String designator, long hertz) {
+    assertThat(Emission.of(designator).bandwidth()).isEqualTo(hertz);
+  }
+
   /** The sums behind the same examples. */
   @Test
   void publishedExamplesComeOutOfTheirFormulas() {
