@@ -31,6 +31,10 @@ public final class CsvLists {
    */
   public static ChannelList read(byte[] bytes, String name) {
     String text = Utf8.decode(bytes);
+    long open = openQuote(text, separator(text));
+    if (open > 0) { // the parser would take the rest of the file for one field
+      throw new FileProblem(open, 1, "a quote is opened and never closed; close it, or double it inside a field");
+    }
     try (CsvReader<CsvRecord> reader = CsvReader.builder().fieldSeparator(separator(text))
         .allowExtraFields(true).allowMissingFields(true).ofCsvRecord(text)) {
       return read(reader.iterator(), name);
@@ -39,6 +43,26 @@ public final class CsvLists {
     } catch (java.io.IOException e) {
       throw new java.io.UncheckedIOException(e); // a string is never interrupted
     }
+  }
+
+  /** The line on which a quoted field starts that does not end, or 0. */
+  private static long openQuote(String text, char separator) {
+    long line = 1;
+    long opened = 0;
+    boolean fieldStart = true;
+    for (int i = 0; i < text.length(); i++) {
+      char c = text.charAt(i);
+      line += c == '\n' ? 1 : 0;
+      if (opened > 0) {
+        boolean doubled = c == '"' && i + 1 < text.length() && text.charAt(i + 1) == '"';
+        i += doubled ? 1 : 0;
+        opened = c == '"' && !doubled ? 0 : opened;
+      } else if (c == '"' && fieldStart) {
+        opened = line;
+      }
+      fieldStart = opened == 0 && (c == separator || c == '\n' || c == '\r');
+    }
+    return opened;
   }
 
   private static long lineOf(CsvParseException e) {

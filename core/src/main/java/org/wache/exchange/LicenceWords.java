@@ -23,7 +23,7 @@ public final class LicenceWords {
    */
   public static Holder holder(String words, Edition edition) {
     List<Licence> licences = new ArrayList<>();
-    for (String word : words.split(",")) {
+    for (String word : words.split(",", -1)) {
       String one = word.trim();
       if (!one.equals(NOBODY)) {
         licences.add(licence(one, edition));
