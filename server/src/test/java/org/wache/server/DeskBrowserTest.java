@@ -220,6 +220,56 @@ class DeskBrowserTest {
   }
 
   @Test
+  void theRulerShowsTheSignalOverTheEdgeAndSelectsWhatIsPressed() {
+    take(CSV);
+    carriedBy("Technician");
+    slip("Top edge").click();
+    Locator ruler = page.getByTestId("ruler");
+    assertThat(ruler).containsText("3.0 kHz over");
+    assertThat(ruler).containsText("repeater outputs");
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Channel").setExact(true)).click();
+    assertThat(ruler).containsText("148.000");
+    slip("Ridge").click();
+    assertThat(ruler).containsText("−600 kHz");
+    page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Bands"))
+        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^2 m"))).click();
+    assertThat(slip("Top edge")).hasAttribute("aria-current", "true");
+  }
+
+  @Test
+  void nothingJumpsWhenACureChangesAVerdictAndItRegroupsWhenTheSelectionMoves() {
+    take(CSV);
+    carriedBy("Technician");
+    slip("Top edge").click();
+    page.keyboard().press("1");
+    assertThat(slip("Top edge")).containsText("Query");
+    assertThat(page.locator("[data-entry]").first()).containsText("Top edge");
+    slip("Ridge").click();
+    assertThat(page.locator("[data-entry]").first()).containsText("Guard");
+  }
+
+  @Test
+  void theOtherThemeIsRemembered() {
+    page.getByText("Ada Fenwright").first().click();
+    page.getByText("Dark theme").click();
+    assertThat(page.locator("html")).hasAttribute("data-theme", "dark");
+    page.reload();
+    assertThat(page.locator("html")).hasAttribute("data-theme", "dark");
+  }
+
+  @Test
+  void onAPhoneTheEntryCoversTheListAndGivesItBack() {
+    context.close();
+    open(390, 800, ColorScheme.LIGHT);
+    take(CSV);
+    slip("Ridge").click();
+    assertThat(page.getByTestId("verdict")).isVisible();
+    page.getByText("All entries").click();
+    assertThat(slip("Ridge")).isVisible();
+    assertThat(page.evaluate("() => document.documentElement.scrollWidth")).isEqualTo(390);
+  }
+
+  @Test
   void tenThousandEntriesDrawOnlyWhatIsInSight() {
     StringBuilder csv = new StringBuilder("number,name,rx_mhz,tx_mhz,mode,power_w\n");
     for (int i = 0; i < 10_000; i++) {

@@ -100,6 +100,66 @@ class ListsTest {
   }
 
   @Test
+  void carriersThatSomebodyElseChangedAreNotOverwritten() {
+    long list = taken();
+    String extra = TECHNICIAN.replace("Technician", "Extra").replace("technician", "extra");
+    HttpResponse<String> late = who.put("/api/lists/" + list + "/carriers", "{\"before\":[],\"carriers\":" + extra + "}");
+    assertThat(late.statusCode()).isEqualTo(422);
+    assertThat(late.body()).contains("Somebody else changed who carries the list", "Technician");
+    assertThat(who.put("/api/lists/" + list + "/carriers",
+        "{\"before\":" + TECHNICIAN + ",\"carriers\":" + extra + "}").statusCode()).isEqualTo(204);
+  }
+
+  @Test
+  void aLicenceThatDoesNotExistIsToldWithThoseThatDo() {
+    long list = taken();
+    HttpResponse<String> answer = who.put("/api/lists/" + list + "/carriers", "{\"before\":" + TECHNICIAN
+        + ",\"carriers\":" + TECHNICIAN.replace("\"technician\"", "\"king\"") + "}");
+    assertThat(answer.statusCode()).isEqualTo(422);
+    assertThat(answer.body()).contains("king", "novice, technician, general");
+  }
+
+  @Test
+  void aNewEntryStandsBehindTheOneNamed() {
+    long list = taken();
+    long first = desk(list).path("slips").path(0).path("id").asLong();
+    HttpResponse<String> answer = who.post("/api/lists/" + list + "/changes", "{\"version\":2,\"changes\":[{\"kind\":\"add\","
+        + "\"entry\":null,\"behind\":" + first + ",\"before\":{},\"after\":{\"name\":\"New\",\"rxMhz\":\"146.550\"}}]}");
+    long added = Browserless.json(answer).path("added").path(0).asLong();
+    JsonNode second = desk(list).path("slips").path(1);
+    assertThat(second.path("id").asLong()).isEqualTo(added);
+    assertThat(second.path("verdict").asString()).isEqualTo("listen");
+  }
+
+  @Test
+  void severalChangesAreOneStepOrNone() {
+    long list = taken();
+    JsonNode slips = desk(list).path("slips");
+    String both = "{\"version\":2,\"changes\":[{\"kind\":\"edit\",\"entry\":%d,\"behind\":null,\"before\":{\"name\":\"Edge\"},"
+        + "\"after\":{\"name\":\"A\"}},{\"kind\":\"edit\",\"entry\":%d,\"behind\":null,\"before\":{\"name\":\"wrong\"},"
+        + "\"after\":{\"name\":\"B\"}}]}";
+    HttpResponse<String> answer = who.post("/api/lists/" + list + "/changes",
+        both.formatted(slips.path(0).path("id").asLong(), slips.path(1).path("id").asLong()));
+    assertThat(answer.statusCode()).isEqualTo(409);
+    assertThat(desk(list).path("slips").path(0).path("fields").path("name").asString()).isEqualTo("Edge");
+  }
+
+  @Test
+  void whatFollowsFromAnEditIsWhatAWholeAuditSays(RunningServer server) {
+    long list = taken();
+    JsonNode slip = desk(list).path("slips").path(1);
+    edit(list, slip, "{\"rxMhz\":\"146.940\",\"txMhz\":\"146.340\"}", "{\"rxMhz\":\"147.995\",\"txMhz\":\"147.995\"}");
+    JsonNode now = desk(list);
+    try (org.springframework.context.ConfigurableApplicationContext second =
+        RunningServer.start(server.database(), true)) {
+      JsonNode fresh = Browserless.json(who.at(RunningServer.addressOf(second)).get("/api/lists/" + list));
+      assertThat(now).isEqualTo(fresh);
+      assertThat(now.path("slips").path(0).path("rule").asString()).isEqualTo("edge-overrun");
+      assertThat(now.path("slips").path(0).path("more").asInt()).isPositive();
+    }
+  }
+
+  @Test
   void anEntryTakenOutComesBackWhereItWas() {
     long list = taken();
     long entry = desk(list).path("slips").path(1).path("id").asLong();
