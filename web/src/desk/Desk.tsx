@@ -182,7 +182,7 @@ export function Desk({ desk, ruler, work }: Props) {
         params: { path: { list: desk.id } },
         body: { before: desk.carriers, carriers },
       }),
-    ).catch(() => undefined);
+    ).catch((cause: Error) => work.tell(cause.message));
     await work.reload();
     setSettled(new Map());
   };

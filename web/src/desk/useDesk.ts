@@ -141,6 +141,7 @@ export function useDesk(list: number) {
     said,
     canUndo: past.at(-1)?.label,
     canRedo: future.at(-1)?.label,
+    tell: setProblem,
     dismiss: () => setProblem(undefined),
   };
 }

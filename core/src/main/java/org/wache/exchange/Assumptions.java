@@ -34,7 +34,8 @@ public final class Assumptions {
     if (audit.list().channels().stream().anyMatch(Assumptions::unknownSideband)) {
       all.add("A single-sideband designator without a mode is taken for the upper sideband.");
     }
-    all.add("Certification and fit of radios are not judged.");
+    all.add("Not judged: certification and fit of radios, areas in which a band is closed or its power limited, units in"
+        + " use, interference, exposure.");
     return all;
   }
 

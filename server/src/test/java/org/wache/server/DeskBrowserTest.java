@@ -220,6 +220,22 @@ class DeskBrowserTest {
   }
 
   @Test
+  void carriersThatSomebodyElseChangedMeanwhileAreTold() {
+    take(CSV);
+    Page other = context.newPage();
+    other.navigate(page.url());
+    assertThat(other.getByText("Nobody with a licence").first()).isVisible();
+    carriedBy("Technician");
+    other.getByText("Carried by").click();
+    other.getByLabel("Amateur class").selectOption("extra");
+    other.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Add")).click();
+    other.keyboard().press("Escape");
+    assertThat(other.getByRole(AriaRole.ALERT)).containsText("Somebody else changed who carries the list");
+    assertThat(other.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("Carried by"))))
+        .containsText("Technician");
+  }
+
+  @Test
   void theRulerShowsTheSignalOverTheEdgeAndSelectsWhatIsPressed() {
     take(CSV);
     carriedBy("Technician");

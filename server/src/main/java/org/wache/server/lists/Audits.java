@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
-import org.wache.audit.Audit;
 import org.wache.audit.Auditor;
 import org.wache.audit.register.Register;
 import org.wache.channel.ChannelList;
