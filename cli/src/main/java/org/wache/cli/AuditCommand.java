@@ -13,7 +13,6 @@ import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.function.Function;
 import org.wache.audit.Audit;
-import org.wache.audit.AuditContext;
 import org.wache.audit.Auditor;
 import org.wache.audit.Verdict;
 import org.wache.audit.register.Register;
@@ -78,7 +77,7 @@ final class AuditCommand implements Callable<Integer> {
         holders.add(LicenceWords.holder(LicenceWords.NOBODY, edition));
       }
       return new Auditor(Register.ALL,
-          new AuditContext(edition, day, holders, given.site(), given.antenna(), given.houseRules()));
+          given.under(edition, day, holders));
     } catch (IllegalArgumentException e) {
       throw new Unusable(e.getMessage());
     }

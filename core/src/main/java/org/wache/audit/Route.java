@@ -6,6 +6,7 @@ import org.wache.channel.Channel;
 import org.wache.channel.Use;
 import org.wache.rulebook.BandService;
 import org.wache.rulebook.FixedChannel;
+import org.wache.rulebook.LocalLimit;
 import org.wache.rulebook.PlanRow;
 import org.wache.rulebook.PlanUse;
 import org.wache.rulebook.PowerLimit;
@@ -110,6 +111,16 @@ public final class Route {
   /** The limit of power. */
   public Optional<PowerLimit> powerLimit() {
     return placed() ? service.powerLimit(held.classIndex(), emission, transmit) : Optional.empty();
+  }
+
+  /** The lower limit of power that holds in some zones, when the list's place lies so to one of them. */
+  public Optional<LocalLimit> localLimit(Whereabouts.Lies lies) {
+    Optional<LocalLimit> limit = entry.edition().geography().limit(service.id(), transmit);
+    if (limit.isEmpty()) {
+      return limit;
+    }
+    Whereabouts where = entry.context().where();
+    return limit.filter(each -> each.zones().stream().anyMatch(zone -> where.to(zone) == lies));
   }
 
   /** The limit of width. */

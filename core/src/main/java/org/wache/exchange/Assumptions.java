@@ -34,8 +34,10 @@ public final class Assumptions {
     if (audit.list().channels().stream().anyMatch(Assumptions::unknownSideband)) {
       all.add("A single-sideband designator without a mode is taken for the upper sideband.");
     }
-    all.add("Not judged: certification and fit of radios, areas in which a band is closed or its power limited, units in"
-        + " use, interference, exposure.");
+    if (context.where().area().isEmpty()) {
+      all.add("Where the list is used is not known; rules that go by place ask where that matters.");
+    }
+    all.add("Not judged: certification and fit of radios, interference, exposure.");
     return all;
   }
 

@@ -3,10 +3,14 @@ package org.wache.exchange;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 import org.wache.audit.Antenna;
+import org.wache.audit.AuditContext;
 import org.wache.audit.HouseRules;
 import org.wache.licence.Holder;
-import org.wache.licence.Place;
+import org.wache.place.Area;
+import org.wache.rulebook.Edition;
+import org.wache.rulebook.PlanRow;
 import org.wache.signal.Decibels;
 
 /**
@@ -19,13 +23,16 @@ import org.wache.signal.Decibels;
  * @param antenna the site's or a radio's antenna
  * @param houseRules what the group has settled
  * @param radios names of the radios it lists
+ * @param overlay the group's own rows of the band plan
+ * @param unitsInUse how many radios carry the list
  */
 public record ContextFile(Optional<String> rulebook, Optional<LocalDate> on, List<Holder> holders,
-    Optional<Place> site, Antenna antenna, HouseRules houseRules, List<String> radios) {
+    Optional<Area> site, Antenna antenna, HouseRules houseRules, List<String> radios, List<PlanRow> overlay,
+    OptionalInt unitsInUse) {
 
   /** Nothing said. */
   public static final ContextFile EMPTY = new ContextFile(Optional.empty(), Optional.empty(), List.of(),
-      Optional.empty(), Antenna.ASSUMED, HouseRules.NONE, List.of());
+      Optional.empty(), Antenna.ASSUMED, HouseRules.NONE, List.of(), List.of(), OptionalInt.empty());
 
   /**
    * Reads a context file.
@@ -34,6 +41,12 @@ public record ContextFile(Optional<String> rulebook, Optional<LocalDate> on, Lis
    */
   public static ContextFile read(byte[] bytes) {
     return new ContextReader(JsonText.read(bytes)).read();
+  }
+
+  /** All that it says, for these holders, under an edition on a day. */
+  public AuditContext under(Edition edition, LocalDate day, List<Holder> carriers) {
+    Edition planned = edition.withPlan(edition.plan().overlaid(overlay));
+    return AuditContext.of(planned, day, carriers).with(antenna).with(houseRules).withUnits(unitsInUse).at(site);
   }
 
   static Antenna antenna(double gainDbd, double feedLossDb) {

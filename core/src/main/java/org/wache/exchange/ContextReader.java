@@ -11,11 +11,17 @@ import java.util.OptionalInt;
 import java.util.function.Function;
 import org.wache.audit.Antenna;
 import org.wache.audit.HouseRules;
-import org.wache.licence.Area;
 import org.wache.licence.AuthorisationLine;
 import org.wache.licence.Holder;
 import org.wache.licence.Licence;
-import org.wache.licence.Place;
+import org.wache.place.Area;
+import org.wache.place.Box;
+import org.wache.place.Circle;
+import org.wache.place.Place;
+import org.wache.place.Region;
+import org.wache.rulebook.OverlayReader;
+import org.wache.rulebook.PlanRow;
+import org.wache.rulebook.RulebookProblem;
 import org.wache.signal.Emission;
 import org.wache.signal.Frequency;
 import org.wache.signal.Watts;
@@ -46,7 +52,7 @@ final class ContextReader {
     List<String> radios = new ArrayList<>();
     root.path("radios").forEach(radio -> radios.add(radio.path("model").asString("?")));
     return new ContextFile(text(root, "rulebook"), date(root, "on", "on"), holders, site(), antenna(), houseRules(),
-        radios);
+        radios, overlay(), whole(root, "unitsInUse", "context"));
   }
 
   static Holder holder(JsonNode node, String path, int index) {
@@ -80,26 +86,61 @@ final class ContextReader {
         whole(node, "units", path), area);
   }
 
+  private List<PlanRow> overlay() {
+    try {
+      return OverlayReader.rows(root.path("overlay"));
+    } catch (RulebookProblem e) {
+      throw new FileProblem(1, 1, e.getMessage());
+    }
+  }
+
+  /** A circle, a box between parallels and meridians, or a region. */
   private static Area area(JsonNode node, String path) {
+    if (node.hasNonNull("south")) {
+      try {
+        return new Box(degrees(node, "south", path), degrees(node, "west", path), degrees(node, "north", path),
+            degrees(node, "east", path));
+      } catch (IllegalArgumentException e) {
+        throw problem(path, "a box with south below north and west before east");
+      }
+    }
+    if (node.hasNonNull("region") && !node.hasNonNull("latitude")) {
+      return new Region(text(node, "region").orElseThrow().toUpperCase(Locale.ROOT));
+    }
     double radius = number(node, "radiusKm", path)
         .orElseThrow(() -> problem(path + ".radiusKm", "a radius in kilometres"));
-    return new Area(place(node, path), radius);
+    return circle(place(node, path), radius, path);
+  }
+
+  private static Circle circle(Place place, double radius, String path) {
+    try {
+      return new Circle(place, radius);
+    } catch (IllegalArgumentException e) {
+      throw problem(path + ".radiusKm", "a radius of 0 to 20000 km");
+    }
+  }
+
+  private static double degrees(JsonNode node, String key, String path) {
+    return number(node, key, path).orElseThrow(() -> problem(path + "." + key, "degrees"));
   }
 
   private static Place place(JsonNode node, String path) {
     double latitude = number(node, "latitude", path).orElseThrow(() -> problem(path + ".latitude", "degrees north"));
     double longitude = number(node, "longitude", path).orElseThrow(() -> problem(path + ".longitude", "degrees east"));
     try {
-      return new Place(latitude, longitude, text(node, "region"));
+      return new Place(latitude, longitude, text(node, "region").map(code -> code.toUpperCase(Locale.ROOT)));
     } catch (IllegalArgumentException e) {
       throw problem(path, "a latitude of -90 to 90 and a longitude of -180 to 180");
     }
   }
 
-  private Optional<Place> site() {
+  /** The site, the circle or the region that the list is used in. */
+  private Optional<Area> site() {
     JsonNode site = root.path("site");
-    return site.hasNonNull("latitude") || site.hasNonNull("longitude") ? Optional.of(place(site, "site"))
-        : Optional.empty();
+    if (site.hasNonNull("latitude") || site.hasNonNull("longitude")) {
+      return Optional.of(circle(place(site, "site"), number(site, "radiusKm", "site").orElse(0.0), "site"));
+    }
+    return text(site, "region").map(code -> new Region(code.toUpperCase(Locale.ROOT)));
   }
 
   private Antenna antenna() {

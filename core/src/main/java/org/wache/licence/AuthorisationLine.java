@@ -2,6 +2,7 @@ package org.wache.licence;
 
 import java.util.Optional;
 import java.util.OptionalInt;
+import org.wache.place.Area;
 import org.wache.signal.Emission;
 import org.wache.signal.Frequency;
 import org.wache.signal.Watts;

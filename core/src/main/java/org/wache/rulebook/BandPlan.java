@@ -1,5 +1,6 @@
 package org.wache.rulebook;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -8,6 +9,9 @@ import org.wache.signal.Span;
 
 /** A voluntary band plan: what the users of a service agreed to keep each part for. */
 public final class BandPlan {
+
+  /** The source of a group's own rows. */
+  private static final String LOCAL = "local overlay of the group's band plan";
 
   private final String source;
   private final String service;
@@ -32,6 +36,54 @@ public final class BandPlan {
   /** What to name as its source. */
   public String source() {
     return source;
+  }
+
+  /** What to name as the source of one of its rows. */
+  public String source(PlanRow row) {
+    return row.local() ? LOCAL : source;
+  }
+
+  /**
+   * The plan with a group's own rows. A local range replaces what the plan says between its ends; single frequencies of
+   * the plan stay, unless a local row names the same one.
+   */
+  public BandPlan overlaid(List<PlanRow> local) {
+    if (local.isEmpty()) {
+      return this;
+    }
+    List<Span> ranges = local.stream().map(PlanRow::span).filter(span -> span.length() > 0).toList();
+    List<PlanRow> all = new ArrayList<>(local);
+    for (PlanRow row : rows) {
+      if (row.span().length() == 0) {
+        if (local.stream().noneMatch(each -> each.span().equals(row.span()))) {
+          all.add(row);
+        }
+      } else {
+        without(row.span(), ranges).forEach(part -> all.add(row.over(part)));
+      }
+    }
+    return new BandPlan(source, service, all, sidebandBreak, upperBelowBreak);
+  }
+
+  private static List<Span> without(Span whole, List<Span> taken) {
+    List<Span> left = List.of(whole);
+    for (Span each : taken) {
+      List<Span> next = new ArrayList<>();
+      for (Span part : left) {
+        if (!part.overlaps(each)) {
+          next.add(part);
+          continue;
+        }
+        if (part.low() < each.low()) {
+          next.add(new Span(part.low(), each.low()));
+        }
+        if (part.high() > each.high()) {
+          next.add(new Span(each.high(), part.high()));
+        }
+      }
+      left = next;
+    }
+    return left;
   }
 
   /** The service it is for. */

@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Predicate;
 import org.wache.signal.Content;
 import org.wache.signal.Emission;
 import org.wache.signal.Frequency;
@@ -16,7 +17,10 @@ public final class BandService extends Service {
   private static final int CONTENT_SETS = 1 << Content.values().length;
 
   private final List<Grant> grants;
+  private final List<LocalGrant> local;
   private final SpanIndex<Grant> byFrequency;
+  private final List<ClassLimit> allPower;
+  private final List<ContentLimit> allWidth;
   private final SpanIndex<ClassLimit> power;
   private final SpanIndex<ContentLimit> width;
   private final SpanIndex<Ban> bans;
@@ -32,11 +36,17 @@ public final class BandService extends Service {
   /** A width limit with where it holds and for which contents. */
   record ContentLimit(Span span, int contents, WidthLimit limit) {}
 
-  BandService(ServiceTraits traits, List<Grant> grants, List<Grant> channelised, FixedChannels channels,
+  /** A grant that holds in a zone only. */
+  record LocalGrant(String zone, Grant grant) {}
+
+  BandService(ServiceTraits traits, List<Grant> grants, List<LocalGrant> local, List<Grant> channelised, FixedChannels channels,
       List<ClassLimit> power, List<ContentLimit> width, List<Ban> bans) {
     super(traits);
     this.grants = List.copyOf(grants);
     this.byFrequency = SpanIndex.of(grants, Grant::span);
+    this.local = List.copyOf(local);
+    this.allPower = List.copyOf(power);
+    this.allWidth = List.copyOf(width);
     this.channelised = List.copyOf(channelised);
     this.channelisedAt = SpanIndex.of(channelised, Grant::span);
     this.channels = channels;
@@ -50,6 +60,17 @@ public final class BandService extends Service {
   /** The lines of the privileges in the order of the law. */
   public List<Grant> grants() {
     return grants;
+  }
+
+  /** The service with the grants that hold in some zones; itself when there are none for these. */
+  BandService in(Predicate<String> zones) {
+    List<Grant> more = local.stream().filter(each -> zones.test(each.zone())).map(LocalGrant::grant).toList();
+    if (more.isEmpty()) {
+      return this;
+    }
+    List<Grant> all = new ArrayList<>(grants);
+    all.addAll(more);
+    return new BandService(traits(), all, List.of(), channelised, channels, allPower, allWidth, allBans);
   }
 
   /** Where repeaters are forbidden. */

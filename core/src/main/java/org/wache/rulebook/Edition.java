@@ -4,6 +4,8 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.wache.place.Area;
+import org.wache.place.Inside;
 import org.wache.signal.Frequency;
 import org.wache.signal.Span;
 
@@ -22,12 +24,14 @@ public final class Edition {
   private final String allocationSource;
   private final BandPlan plan;
   private final ToneTable tones;
+  private final Geography geography;
 
   /** An edition's identifier and the day it comes into force. */
   public record EditionDates(String id, LocalDate from, String title, String source) {}
 
   Edition(String rulebook, EditionDates dates, String code, Span plausible, double frequencyErrorPpm,
-      List<Service> services, List<Allocation> allocations, String allocationSource, BandPlan plan, ToneTable tones) {
+      List<Service> services, List<Allocation> allocations, String allocationSource, BandPlan plan, ToneTable tones,
+      Geography geography) {
     this.rulebook = rulebook;
     this.dates = dates;
     this.code = code;
@@ -40,6 +44,24 @@ public final class Edition {
     this.allocationSource = allocationSource;
     this.plan = plan;
     this.tones = tones;
+    this.geography = geography;
+  }
+
+  /** The same edition with another band plan, such as one with a local overlay. */
+  public Edition withPlan(BandPlan other) {
+    return new Edition(rulebook, dates, code, plausible, frequencyErrorPpm, services, allAllocations, allocationSource,
+        other, tones, geography);
+  }
+
+  /** The edition with what is allowed in some places only, where all of the area lies in them. */
+  public Edition at(Area used) {
+    List<Service> there = services.stream().map(service -> service instanceof BandService bands
+        ? bands.in(zone -> geography.zone(zone).flatMap(each -> each.inside(used, geography.outlines()))
+            .filter(inside -> inside == Inside.ALL).isPresent())
+        : service).toList();
+    return there.equals(services) ? this
+        : new Edition(rulebook, dates, code, plausible, frequencyErrorPpm, there, allAllocations, allocationSource,
+            plan, tones, geography);
   }
 
   @SuppressWarnings({"unchecked", "rawtypes"}) // Java has no arrays of generic lists
@@ -151,6 +173,11 @@ public final class Edition {
   /** The band plan. */
   public BandPlan plan() {
     return plan;
+  }
+
+  /** What it says of places. */
+  public Geography geography() {
+    return geography;
   }
 
   /** The tone tables. */

@@ -15,9 +15,16 @@ import org.wache.signal.Span;
  * @param rasters usual channel rasters; empty when the plan names none
  * @param rasterChoice whether the area settles for one of the rasters (two schools), as a house rule
  * @param note further words
+ * @param warning what to ask of everyone who talks there, in the group's own words
+ * @param local whether it is a row of a group's overlay
  */
 public record PlanRow(Span span, Set<PlanUse> uses, Optional<String> calling, List<Long> offsets, List<Raster> rasters,
-    boolean rasterChoice, Optional<String> note) {
+    boolean rasterChoice, Optional<String> note, Optional<String> warning, boolean local) {
+
+  /** The same row for a part of its span. */
+  PlanRow over(Span part) {
+    return new PlanRow(part, uses, calling, offsets, rasters, rasterChoice, note, warning, local);
+  }
 
   /** Whether it is kept for this, or for anything. */
   public boolean isFor(PlanUse use) {

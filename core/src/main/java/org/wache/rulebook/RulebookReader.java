@@ -69,7 +69,8 @@ public final class RulebookReader {
     return new Edition(head.text("id"), dates, head.text("code"), head.span("plausible_mhz"),
         head.number("frequency_error_ppm"), services,
         allocations.rows("rows").stream().filter(row -> row.inForce(day)).map(RulebookReader::allocation).toList(),
-        allocations.text("source"), plan(day), tones());
+        allocations.text("source"), plan(day), tones(),
+        new GeographyReader(file(folder + "places.yaml"), () -> file(folder + "regions.json").node()).on(day));
   }
 
   private Service service(String id, LocalDate day) {
@@ -93,10 +94,11 @@ public final class RulebookReader {
   }
 
   private static BandService bands(Row row, ServiceTraits traits, List<FixedChannel> channels, LocalDate day) {
-    List<Grant> grants = row.rows("grants").stream().filter(each -> each.inForce(day))
-        .map(each -> new Grant(each.text("band"), each.span("mhz"), classIndex(each, traits),
-            org.wache.signal.Content.bits(each.text("allow")), each.optional("restricted"), each.text("source")))
+    List<Row> grantRows = row.rows("grants").stream().filter(each -> each.inForce(day)).toList();
+    List<Grant> grants = grantRows.stream().filter(each -> !each.has("only_in")).map(each -> grant(each, traits))
         .toList();
+    List<BandService.LocalGrant> local = grantRows.stream().filter(each -> each.has("only_in"))
+        .map(each -> new BandService.LocalGrant(each.text("only_in"), grant(each, traits))).toList();
     List<Grant> channelised = row.rows("channelised").stream()
         .map(each -> new Grant(each.text("band"), each.span("mhz"), 0, 0, Optional.empty(), ""))
         .toList();
@@ -106,7 +108,12 @@ public final class RulebookReader {
     List<Ban> bans = row.rows("no_repeaters").stream()
         .map(each -> new Ban(each.span("mhz"), each.text("say", each.span("mhz").toString()), each.text("source")))
         .toList();
-    return new BandService(traits, grants, channelised, new FixedChannels(channels), power, widths(row, day), bans);
+    return new BandService(traits, grants, local, channelised, new FixedChannels(channels), power, widths(row, day), bans);
+  }
+
+  private static Grant grant(Row row, ServiceTraits traits) {
+    return new Grant(row.text("band"), row.span("mhz"), classIndex(row, traits),
+        org.wache.signal.Content.bits(row.text("allow")), row.optional("restricted"), row.text("source"));
   }
 
   private static List<BandService.ContentLimit> widths(Row row, LocalDate day) {
@@ -189,7 +196,7 @@ public final class RulebookReader {
     return new PlanRow(row.span("mhz"), new TreeSet<>(uses), row.optional("calling"),
         row.texts("offsets_mhz").stream().map(text -> Math.round(Double.parseDouble(text) * 1e6)).toList(),
         row.texts("rasters").stream().map(text -> raster(row, text)).toList(), row.flag("raster_choice"),
-        row.optional("note"));
+        row.optional("note"), row.optional("warning"), false);
   }
 
   private static Raster raster(Row row, String text) {

@@ -23,8 +23,7 @@ class HouseRulesTest {
 
   private static List<Slug> found(HouseRules house, String entry) {
     Holder holder = LicenceWords.holder("amateur:technician", EDITION);
-    AuditContext context = new AuditContext(EDITION, Audits.DAY, List.of(holder), Optional.empty(), Antenna.ASSUMED,
-        house);
+    AuditContext context = AuditContext.of(EDITION, Audits.DAY, List.of(holder)).with(house);
     return new Auditor(Register.ALL, context).audit(Audits.list(RulePage.entry("", entry).channels())).findings(0)
         .stream().map(Finding::slug).toList();
   }

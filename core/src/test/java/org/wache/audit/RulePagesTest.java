@@ -19,14 +19,18 @@ import org.wache.audit.register.Register;
 import org.wache.channel.Channel;
 import org.wache.channel.ChannelList;
 import org.wache.exchange.LicenceWords;
-import org.wache.licence.Area;
+import org.wache.place.Area;
 import org.wache.licence.AuthorisationLine;
 import org.wache.licence.Holder;
 import org.wache.licence.Licence;
-import org.wache.licence.Place;
+import org.wache.place.Circle;
+import org.wache.place.Place;
+import org.wache.rulebook.OverlayReader;
+import org.wache.rulebook.PlanRow;
 import org.wache.signal.Emission;
 import org.wache.signal.Frequency;
 import org.wache.signal.Watts;
+import tools.jackson.databind.json.JsonMapper;
 
 /** Every rule has a page in docs/rules that is current, with a bad example that it finds and a good one that it leaves. */
 class RulePagesTest {
@@ -73,8 +77,13 @@ class RulePagesTest {
       case LICENCE_EXPIRING -> until(holder, day.plusDays(30));
       default -> holder;
     };
-    return new AuditContext(edition, day, List.of(dated), Optional.empty(), Antenna.ASSUMED,
-        rule.slug() == Slug.TIMEOUT_LONG ? house : HouseRules.NONE);
+    var planned = rule.slug() == Slug.LOCAL_WARNING ? edition.withPlan(edition.plan().overlaid(overlay())) : edition;
+    return AuditContext.of(planned, day, List.of(dated)).with(rule.slug() == Slug.TIMEOUT_LONG ? house : HouseRules.NONE);
+  }
+
+  private static List<PlanRow> overlay() {
+    return OverlayReader.rows(JsonMapper.builder().build().readTree("""
+        [{"mhz":"146.445-146.475","uses":"fm-simplex","warning":"kept for the river gauges"}]"""));
   }
 
   private static Holder until(Holder holder, LocalDate day) {
@@ -83,7 +92,7 @@ class RulePagesTest {
   }
 
   private static Holder fleet() {
-    Area area = new Area(new Place(45.2, -93.1, Optional.empty()), 40);
+    Area area = new Circle(Place.at(45.2, -93.1), 40);
     return new Holder("fleet", List.of(new Licence("land-mobile", Optional.empty(), Optional.of("WZZB202"),
         Optional.empty(), List.of(line("451.800", Optional.of(area)), line("456.800", Optional.empty())))));
   }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.nio.charset.StandardCharsets;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -13,6 +14,8 @@ import org.wache.channel.ChannelList;
 import org.wache.channel.Field;
 import org.wache.channel.Use;
 import org.wache.licence.Licence;
+import org.wache.place.Circle;
+import org.wache.place.Place;
 
 /** Lists, contexts and holders in and out, and what is said when they cannot be read. */
 class FilesTest {
@@ -109,10 +112,11 @@ class FilesTest {
     Licence amateur = context.holders().get(0).licences().get(0);
     assertThat(amateur.licenceClass()).contains("technician");
     assertThat(amateur.expires()).hasToString("Optional[2031-04-02]");
-    assertThat(context.holders().get(0).licences().get(1).lines().get(0).area().orElseThrow().radiusKm()).isEqualTo(40);
+    assertThat(context.holders().get(0).licences().get(1).lines().get(0).area())
+        .contains(new Circle(Place.at(45.2, -93.1), 40));
     assertThat(context.holders().get(1).name()).isEqualTo("holder 2");
     assertThat(context.antenna().net().value()).isEqualTo(1.8, org.assertj.core.api.Assertions.within(1e-9));
-    assertThat(context.site().orElseThrow().region()).contains("MN");
+    assertThat(context.site()).contains(Circle.site(new Place(45.2, -93.1, Optional.of("MN"))));
     assertThat(context.houseRules().keyedTogether()).isTrue();
     assertThat(context.radios()).containsExactly("Handheld A");
   }
@@ -122,6 +126,13 @@ class FilesTest {
       "{\"on\":\"soon\"}|on should be a day",
       "{\"site\":{\"latitude\":95,\"longitude\":0}}|site should be a latitude",
       "{\"site\":{\"latitude\":45}}|site.longitude",
+      "{\"site\":{\"latitude\":45,\"longitude\":0,\"radiusKm\":-1}}|site.radiusKm should be a radius",
+      "{\"overlay\":{}}|overlay should be a list of rows",
+      "{\"overlay\":[{\"mhz\":\"x\"}]}|overlay row 1: mhz should be a range",
+      "{\"overlay\":[{\"mhz\":\"146.5\",\"uses\":\"tea\"}]}|overlay row 1: uses should be out of cw",
+      "{\"overlay\":[{\"mhz\":\"146.5\"},{\"mhz\":\"442-445\",\"offsetsMhz\":[\"far\"]}]}|overlay row 2: offsetsMhz",
+      "{\"overlay\":[{\"mhz\":\"442-445\",\"rasters\":[\"442\"]}]}|overlay row 1: rasters should be a first channel",
+      "{\"holders\":[{\"licences\":[{\"service\":\"land-mobile\",\"lines\":[{\"mhz\":\"451.8\",\"emission\":\"11K2F3E\",\"area\":{\"south\":45,\"west\":-93,\"north\":44,\"east\":-92}}]}]}]}|a box with south below north",
       "{\"houseRules\":{\"directTones\":\"loud\"}}|houseRules.directTones",
       "{\"houseRules\":{\"maxTimeoutS\":\"x\"}}|houseRules.maxTimeoutS should be a whole number",
       "{\"holders\":[{\"licences\":[{}]}]}|holders[0].licences[0].service",

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.OptionalInt;
 import org.wache.audit.Change;
 import org.wache.audit.Cures;
 import org.wache.audit.Finding;
@@ -14,11 +15,14 @@ import org.wache.audit.RouteRule;
 import org.wache.audit.RulePage;
 import org.wache.audit.Slug;
 import org.wache.audit.Sum;
+import org.wache.audit.Whereabouts;
+import org.wache.audit.Whereabouts.Lies;
 import org.wache.audit.Words;
 import org.wache.channel.Field;
 import org.wache.licence.AuthorisationLine;
 import org.wache.licence.Licence;
-import org.wache.licence.Place;
+import org.wache.place.Area;
+import org.wache.place.Circle;
 import org.wache.rulebook.AuthorisedService;
 import org.wache.rulebook.Measure;
 import org.wache.rulebook.PowerLimit;
@@ -26,7 +30,7 @@ import org.wache.signal.Frequency;
 import org.wache.signal.Mode;
 import org.wache.signal.Watts;
 
-/** Land mobile: no line of the licence covers frequency, emission, power and place. */
+/** Land mobile: no line of the licence covers frequency, emission, power, place and the units in use. */
 public final class OutsideAuthorisation implements RouteRule {
 
   /** Narrow FM of ±2.5 kHz is filed as 11K0 or as 11K2: 2·3 + 2·2.5 = 11.0 kHz. */
@@ -100,6 +104,7 @@ public final class OutsideAuthorisation implements RouteRule {
     output(route, line).ifPresent(failures::add);
     erp(route, line).ifPresent(failures::add);
     place(route, line).ifPresent(failures::add);
+    units(route, line).ifPresent(failures::add);
     return failures;
   }
 
@@ -149,13 +154,35 @@ public final class OutsideAuthorisation implements RouteRule {
   }
 
   private static Optional<Failure> place(Route route, AuthorisationLine line) {
-    Optional<Place> site = route.entry().context().site();
-    if (site.isEmpty() || line.area().isEmpty() || line.area().get().contains(site.get())) {
+    Whereabouts where = route.entry().context().where();
+    Lies lies = line.area().map(where::to).orElse(Lies.IN);
+    if (lies == Lies.IN || lies == Lies.UNKNOWN) {
       return Optional.empty();
     }
-    String distance = String.format(Locale.ROOT, "%.1f", line.area().get().distanceKm(site.get()));
-    String radius = String.format(Locale.ROOT, "%.1f", line.area().get().radiusKm());
-    return Optional.of(new Failure("the place: it is " + distance + " km from the middle of an area of " + radius + " km",
-        Sum.of(distance, "km", "from the middle of the area").limit(radius, "km", "radius of the area"), List.of()));
+    Area used = where.area().orElseThrow();
+    if (!(line.area().get() instanceof Circle circle) || !(used instanceof Circle site)) {
+      return Optional.of(new Failure("the place: " + used.words() + (lies == Lies.PARTLY ? " lies only partly" : " lies not")
+          + " in " + line.area().get().words(), Sum.NONE, List.of()));
+    }
+    String distance = String.format(Locale.ROOT, "%.1f", circle.distanceKm(site.centre()));
+    String radius = String.format(Locale.ROOT, "%.1f", circle.radiusKm());
+    Sum sum = Sum.of(distance, "km", "from the middle of the area");
+    String reach = site.radiusKm() == 0 ? "" : String.format(Locale.ROOT, "%.1f", site.radiusKm());
+    Sum all = reach.isEmpty() ? sum : sum.step("+", reach, "km", "radius of where the list is used");
+    return Optional.of(new Failure("the place: it is " + distance + " km from the middle of an area of " + radius + " km"
+        + (reach.isEmpty() ? "" : ", and reaches " + reach + " km further"),
+        all.limit(radius, "km", "radius of the area"), List.of()));
+  }
+
+  private static Optional<Failure> units(Route route, AuthorisationLine line) {
+    OptionalInt inUse = route.entry().context().unitsInUse();
+    if (inUse.isEmpty() || line.units().isEmpty() || inUse.getAsInt() <= line.units().getAsInt()) {
+      return Optional.empty();
+    }
+    int over = inUse.getAsInt() - line.units().getAsInt();
+    return Optional.of(new Failure(inUse.getAsInt() + " units in use: the line says " + line.units().getAsInt(),
+        Sum.of(String.valueOf(inUse.getAsInt()), "units", "in use")
+            .limit(String.valueOf(line.units().getAsInt()), "units", "the line's number of units")
+            .rest(String.valueOf(over), "units", "too many"), List.of()));
   }
 }

@@ -1,14 +1,22 @@
 package org.wache.audit.law;
 
 import java.util.List;
+import java.util.Optional;
+import org.wache.audit.Change;
 import org.wache.audit.Finding;
+import org.wache.audit.Reckoned;
 import org.wache.audit.Route;
 import org.wache.audit.RouteRule;
 import org.wache.audit.RulePage;
 import org.wache.audit.Slug;
+import org.wache.audit.Whereabouts.Lies;
+import org.wache.channel.Field;
+import org.wache.licence.AuthorisationLine;
 import org.wache.rulebook.AuthorisedService;
+import org.wache.rulebook.LocalLimit;
+import org.wache.signal.Watts;
 
-/** A licence line holds for an area, and nobody said where the list is used. */
+/** A licence line or a limit of power holds for an area, and nobody said where the list is used. */
 public final class PlaceUnknown implements RouteRule {
 
   @Override
@@ -19,9 +27,9 @@ public final class PlaceUnknown implements RouteRule {
   @Override
   public RulePage page() {
     return new RulePage("Where the list is used is not known",
-        "The licence line holds for an area. Without the site of the list it cannot be said whether the area covers it."
-            + " The examples are held against a licence with lines for 451.800 MHz within 40 km of a point, and for"
-            + " 456.800 MHz nationwide.",
+        "The licence line holds for an area, or less power is allowed in some areas. Without the site of the list it"
+            + " cannot be said whether the area covers it. The examples are held against a licence with lines for"
+            + " 451.800 MHz within 40 km of a point, and for 456.800 MHz nationwide.",
         "Name the site of the list.",
         RulePage.entry("land-mobile", "rx_mhz=451.800 tx_mhz=451.800 mode=NFM power_w=5"),
         RulePage.entry("land-mobile", "rx_mhz=456.800 tx_mhz=456.800 mode=NFM power_w=5"));
@@ -29,14 +37,36 @@ public final class PlaceUnknown implements RouteRule {
 
   @Override
   public List<Finding> on(Route route) {
-    if (!(route.service() instanceof AuthorisedService service) || route.entry().context().site().isPresent()) {
+    if (route.service() instanceof AuthorisedService service) {
+      return line(route, service);
+    }
+    Optional<LocalLimit> limit = route.localLimit(Lies.UNKNOWN);
+    Optional<Watts> output = route.on().power();
+    if (limit.isEmpty() || output.isEmpty()) {
       return List.of();
     }
-    boolean matters = route.held().licence().stream().flatMap(licence -> licence.lines().stream())
-        .filter(line -> line.frequency().equals(route.transmit()))
-        .findFirst().map(line -> line.area().isPresent()).orElse(false);
+    Reckoned reckoned = Reckoned.of(route, output.get(), limit.get().limit());
+    if (!reckoned.over()) {
+      return List.of();
+    }
+    String measure = limit.get().limit().measure().words();
+    return List.of(Finding.query(Slug.PLACE_UNKNOWN, route)
+        .message("%s %s is more than the %s allowed in %s; where the list is used is not known.", reckoned.power(),
+            measure, limit.get().limit().watts(), limit.get().words())
+        .working(() -> reckoned.sum().limit(limit.get().limit().watts().number(), "W", "in those areas"))
+        .source(route.cite(limit.get().limit().source()))
+        .cures(() -> List.of(Change.of("Use " + reckoned.mostOutput(), Field.POWER_W, reckoned.mostOutput().number()))));
+  }
+
+  private static List<Finding> line(Route route, AuthorisedService service) {
+    List<AuthorisationLine> there = route.held().licence().stream().flatMap(licence -> licence.lines().stream())
+        .filter(line -> line.frequency().equals(route.transmit())).toList();
+    boolean covered = there.isEmpty() || there.stream().anyMatch(line -> line.area().isEmpty()
+        || route.entry().context().where().to(line.area().get()) == Lies.IN);
+    boolean matters = !covered && there.stream()
+        .anyMatch(line -> route.entry().context().where().to(line.area().get()) == Lies.UNKNOWN);
     return matters ? List.of(Finding.query(Slug.PLACE_UNKNOWN, route)
-        .message("The licence line for %s holds for an area; the site of the list is not known.", route.transmit())
+        .message("The licence line for %s holds for an area; where the list is used is not known.", route.transmit())
         .source(route.cite(service.source()))) : List.of();
   }
 }

@@ -10,8 +10,11 @@ import org.wache.audit.Route;
 import org.wache.audit.RouteRule;
 import org.wache.audit.RulePage;
 import org.wache.audit.Slug;
+import org.wache.audit.Whereabouts;
 import org.wache.audit.Words;
 import org.wache.channel.Field;
+import org.wache.place.Zone;
+import org.wache.rulebook.LocalLimit;
 import org.wache.rulebook.PowerLimit;
 import org.wache.signal.Watts;
 
@@ -38,6 +41,10 @@ public final class PowerOver implements RouteRule {
   public List<Finding> on(Route route) {
     Optional<Watts> output = route.on().power();
     Optional<PowerLimit> limit = output.isPresent() ? route.powerLimit() : Optional.empty();
+    Optional<Finding> local = output.flatMap(watts -> inZone(route, watts));
+    if (local.isPresent()) {
+      return List.of(local.get());
+    }
     if (limit.isEmpty()) {
       return List.of();
     }
@@ -45,12 +52,44 @@ public final class PowerOver implements RouteRule {
     if (!reckoned.over()) {
       return List.of();
     }
-    String measure = limit.get().measure().words();
+    return over(route, reckoned);
+  }
+
+  private static List<Finding> over(Route route, Reckoned reckoned) {
+    PowerLimit limit = reckoned.limit();
+    String measure = limit.measure().words();
     return List.of(Finding.hold(Slug.POWER_OVER, route)
-        .message("%s %s is above the %s that %s allows%s.", reckoned.power(), measure, limit.get().watts(),
+        .message("%s %s is above the %s that %s allows%s.", reckoned.power(), measure, limit.watts(),
             route.place(), route.licenceClass().map(name -> " " + Words.capital(name)).orElse(""))
-        .working(() -> reckoned.sum().limit(limit.get().watts().number(), "W", measure + " limit"))
-        .source(route.cite(limit.get().source()))
+        .working(() -> reckoned.sum().limit(limit.watts().number(), "W", measure + " limit"))
+        .source(route.cite(limit.source()))
+        .cures(() -> cures(reckoned.mostOutput())));
+  }
+
+  /** Where the list is used, less may be allowed than elsewhere. */
+  private static Optional<Finding> inZone(Route route, Watts output) {
+    Whereabouts where = route.entry().context().where();
+    Optional<LocalLimit> local = route.localLimit(Whereabouts.Lies.IN)
+        .or(() -> route.localLimit(Whereabouts.Lies.PARTLY));
+    if (local.isEmpty()) {
+      return Optional.empty();
+    }
+    PowerLimit limit = local.get().limit();
+    Reckoned reckoned = Reckoned.of(route, output, limit);
+    if (!reckoned.over()) {
+      return Optional.empty();
+    }
+    Zone zone = local.get().zones().stream()
+        .filter(each -> where.to(each) == Whereabouts.Lies.IN || where.to(each) == Whereabouts.Lies.PARTLY)
+        .findFirst().orElseThrow();
+    String measure = limit.measure().words();
+    return Optional.of(Finding.hold(Slug.POWER_OVER, route)
+        .message("%s %s is above the %s that %s allows %s, where the list is used.", reckoned.power(), measure,
+            limit.watts(), route.place(), zone.name())
+        .working(() -> RestrictedArea.measured(
+            reckoned.sum().limit(limit.watts().number(), "W", measure + " limit there"), zone,
+            where.area().orElseThrow()))
+        .source(route.cite(limit.source()))
         .cures(() -> cures(reckoned.mostOutput())));
   }
 

@@ -52,7 +52,7 @@ public final class AgainstPlan implements RouteRule {
         .message(() -> Words.emission(route.on()) + how(row) + " on " + route.transmit() + ": the plan keeps " + where(row)
             + " for " + row.words() + ".")
         .working(() -> Sum.of(route.transmit(), "talks on").inside(row.span(), row.words()))
-        .source(route.entry().plan().source())
+        .source(route.entry().plan().source(row))
         .cures(() -> cures(route, row)));
   }
 

@@ -61,7 +61,7 @@ public final class OffRaster implements RouteRule {
         .message(() -> judged + " is between the channels of the " + names(rasters) + " raster"
             + unsettled(row, house, judged) + ".")
         .working(() -> working(judged, rasters))
-        .source(route.entry().plan().source())
+        .source(route.entry().plan().source(row))
         .cures(() -> cures(route, judged, rasters)));
   }
 

@@ -26,7 +26,9 @@ import org.wache.audit.law.PowerOver;
 import org.wache.audit.law.PowerUnknown;
 import org.wache.audit.law.RepeaterInputOnly;
 import org.wache.audit.law.RepeaterNotAllowed;
+import org.wache.audit.law.RestrictedArea;
 import org.wache.audit.plan.AgainstPlan;
+import org.wache.audit.plan.LocalWarning;
 import org.wache.audit.plan.OffRaster;
 import org.wache.audit.plan.OffsetUnusual;
 import org.wache.audit.plan.ReversedPair;
@@ -68,6 +70,7 @@ public final class Register {
           new RepeaterInputOnly(),
           new ChannelRestricted(),
           new OutsideAuthorisation(),
+          new RestrictedArea(),
           new LicenceExpired(),
           new HiddenMeaning(),
           new EdgeClose(),
@@ -75,6 +78,7 @@ public final class Register {
           new PlaceUnknown(),
           new LicenceExpiring(),
           new AgainstPlan(),
+          new LocalWarning(),
           new OffsetUnusual(),
           new ReversedPair(),
           new OffRaster(),

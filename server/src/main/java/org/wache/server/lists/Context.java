@@ -47,8 +47,7 @@ final class Context {
   AuditContext at(LocalDate day) {
     ContextFile file = ContextFile.read(json().getBytes(StandardCharsets.UTF_8));
     List<Holder> holders = file.holders().isEmpty() ? List.of(NOBODY) : file.holders();
-    return new AuditContext(RulebookReader.shipped(file.rulebook().orElse("us")).on(day), day, holders, file.site(),
-        file.antenna(), file.houseRules());
+    return file.under(RulebookReader.shipped(file.rulebook().orElse("us")).on(day), day, holders);
   }
 
   /**

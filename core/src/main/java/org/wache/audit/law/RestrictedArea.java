@@ -1,0 +1,87 @@
+package org.wache.audit.law;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.wache.audit.Change;
+import org.wache.audit.Finding;
+import org.wache.audit.Route;
+import org.wache.audit.RouteRule;
+import org.wache.audit.RulePage;
+import org.wache.audit.Slug;
+import org.wache.audit.Sum;
+import org.wache.audit.Whereabouts;
+import org.wache.place.Area;
+import org.wache.place.Zone;
+import org.wache.rulebook.Closure;
+
+/** The list is used where that part of the spectrum is closed. */
+public final class RestrictedArea implements RouteRule {
+
+  @Override
+  public Slug slug() {
+    return Slug.RESTRICTED_AREA;
+  }
+
+  @Override
+  public RulePage page() {
+    return new RulePage("Closed where the list is used",
+        "Some parts of the spectrum are closed in some places: 420–430 MHz to amateurs north of Line A, which runs a"
+            + " little south of the border with Canada. It is a line, not a latitude: eastern Michigan is north of it."
+            + " Where nobody said where the list is used, the entry is a question. The examples are held against a list"
+            + " without a site.",
+        "Name the site of the list; if it lies inside, use another part of the band.",
+        RulePage.entry("amateur:technician", "rx_mhz=427.000 tx_mhz=427.000 mode=NFM power_w=5"),
+        RulePage.entry("amateur:technician", "rx_mhz=446.000 tx_mhz=446.000 mode=NFM power_w=5"));
+  }
+
+  @Override
+  public List<Finding> on(Route route) {
+    List<Closure> closures = route.entry().edition().geography().closures(route.service().id(), route.occupied());
+    if (closures.isEmpty()) {
+      return List.of();
+    }
+    List<Finding> found = new ArrayList<>();
+    Whereabouts where = route.entry().context().where();
+    for (Closure closure : closures) {
+      switch (where.to(closure.zone())) {
+        case IN, PARTLY -> found.add(hold(route, closure, where));
+        case UNKNOWN -> {
+          if (closure.ask()) {
+            found.add(Finding.query(Slug.RESTRICTED_AREA, route)
+                .message("%s is closed to %s %s; where the list is used is not known.", closure.words(),
+                    service(route), closure.zone().name())
+                .working(() -> Sum.of(route.transmit(), "talks on").inside(closure.span(), "closed there"))
+                .source(route.cite(closure.source())));
+          }
+        }
+        case OUT -> { }
+      }
+    }
+    return found;
+  }
+
+  private static Finding hold(Route route, Closure closure, Whereabouts where) {
+    boolean partly = where.to(closure.zone()) == Whereabouts.Lies.PARTLY;
+    return Finding.hold(Slug.RESTRICTED_AREA, route)
+        .message("%s is closed to %s %s, and %s the list is used lies there.", closure.words(), service(route),
+            closure.zone().name(), partly ? "a part of the area where" : "the place where")
+        .working(() -> measured(Sum.of(route.transmit(), "talks on").inside(closure.span(), "closed there"),
+            closure.zone(), where.area().orElseThrow()))
+        .source(route.cite(closure.source()))
+        .cures(() -> List.of(Change.listenOnly()));
+  }
+
+  private static String service(Route route) {
+    return route.bands().isPresent() ? "amateurs" : route.service().title();
+  }
+
+  /** The sum with how the site lies to a zone. */
+  static Sum measured(Sum sum, Zone zone, Area site) {
+    Sum all = sum;
+    for (Zone.Measured each : zone.measured(site)) {
+      all = each.limit() ? all.limit(each.amount(), each.unit(), each.label())
+          : all.step("", each.amount(), each.unit(), each.label());
+    }
+    return all;
+  }
+}

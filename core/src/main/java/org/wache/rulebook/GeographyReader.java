@@ -1,0 +1,116 @@
+package org.wache.rulebook;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.concurrent.atomic.AtomicReference;
+import java.util.function.Supplier;
+import org.wache.place.Border;
+import org.wache.place.Box;
+import org.wache.place.Circle;
+import org.wache.place.Outlines;
+import org.wache.place.Place;
+import org.wache.place.Shapes;
+import org.wache.place.Zone;
+import org.wache.signal.Span;
+import tools.jackson.databind.JsonNode;
+
+/** Reads what a rulebook says of places. */
+final class GeographyReader {
+
+  private static final double POLE = 90;
+  private static final double DATE_LINE = 180;
+
+  private final Row file;
+  private final Supplier<Outlines> outlines;
+
+  /** @param regions gives the file of outlines, when one of them is first needed */
+  GeographyReader(Row file, Supplier<JsonNode> regions) {
+    this.file = file;
+    AtomicReference<Outlines> read = new AtomicReference<>();
+    this.outlines = () -> read.updateAndGet(known -> known == null ? outlines(regions.get()) : known);
+  }
+
+  Geography on(LocalDate day) {
+    List<Border> borders = file.rows("lines").stream().map(row -> Border.of(row.text("id"), row.text("name"),
+        row.texts("path"), row.texts("behind"), row.text("source"))).toList();
+    List<Zone> zones = file.rows("zones").stream().map(row -> zone(row, borders)).toList();
+    List<Closure> closures = file.rows("closed").stream().filter(row -> row.inForce(day))
+        .map(row -> new Closure(row.text("service"), row.span("mhz"), row.text("say", row.span("mhz").toString()),
+            zone(row, "zone", row.text("zone"), zones), row.flag("ask"), row.text("source"))).toList();
+    List<LocalLimit> limits = file.rows("power").stream().filter(row -> row.inForce(day))
+        .map(row -> new LocalLimit(row.text("service"), row.span("mhz"),
+            new PowerLimit(row.watts("watts"), Measure.valueOf(row.text("measure").toUpperCase(Locale.ROOT)),
+                row.text("source")),
+            row.texts("zones").stream().map(id -> zone(row, "zones", id, zones)).toList(), row.text("say"))).toList();
+    return new Geography(borders, zones, closures, limits, outlines);
+  }
+
+  private static Zone zone(Row row, String key, String id, List<Zone> zones) {
+    return zones.stream().filter(each -> each.id().equals(id)).findFirst()
+        .orElseThrow(() -> row.problem(key, "a zone of this file"));
+  }
+
+  private Zone zone(Row row, List<Border> borders) {
+    String id = row.text("id");
+    String name = row.text("name");
+    if (row.has("behind")) {
+      return Zone.behind(id, name, borders.stream().filter(each -> each.id().equals(row.text("behind"))).findFirst()
+          .orElseThrow(() -> row.problem("behind", "a line of this file")));
+    }
+    if (row.has("regions")) {
+      Optional<Box> part = row.has("south_of")
+          ? Optional.of(new Box(-POLE, -DATE_LINE, row.number("south_of"), DATE_LINE))
+          : row.has("west_of") ? Optional.of(new Box(-POLE, -DATE_LINE, POLE, row.number("west_of"))) : Optional.empty();
+      return Zone.regions(id, name, row.texts("regions"), part, outlines);
+    }
+    if (row.has("at")) {
+      double[] at = numbers(row, "at", 2);
+      return Zone.around(id, name, new Circle(Place.at(at[0], at[1]), row.number("km")));
+    }
+    List<Box> boxes = row.texts("boxes").stream().map(text -> numbers(row, text)).map(each ->
+        new Box(each[0], each[1], each[2], each[3])).toList();
+    double margin = row.has("margin_km") ? row.number("margin_km") : 0;
+    return Zone.shaped(id, name, () -> boxes.stream()
+        .map(box -> margin == 0 ? Shapes.box(box) : Shapes.around(box, margin))
+        .reduce((a, b) -> a.union(b)).orElseThrow(() -> row.problem("boxes", "given")));
+  }
+
+  private static double[] numbers(Row row, String key, int many) {
+    double[] numbers = numbers(row, row.text(key));
+    if (numbers.length != many) {
+      throw row.problem(key, many + " numbers");
+    }
+    return numbers;
+  }
+
+  private static double[] numbers(Row row, String text) {
+    try {
+      return Arrays.stream(text.trim().split("\\s+")).mapToDouble(Double::parseDouble).toArray();
+    } catch (NumberFormatException e) {
+      throw row.problem(text, "numbers");
+    }
+  }
+
+  private static Outlines outlines(JsonNode file) {
+    List<Outlines.Outline> all = new ArrayList<>();
+    for (JsonNode region : file.path("regions")) {
+      List<List<List<double[]>>> polygons = new ArrayList<>();
+      for (JsonNode polygon : region.path("polygons")) {
+        List<List<double[]>> rings = new ArrayList<>();
+        for (JsonNode ring : polygon) {
+          List<double[]> points = new ArrayList<>();
+          ring.forEach(point -> points.add(new double[] {point.get(0).asDouble(), point.get(1).asDouble()}));
+          rings.add(points);
+        }
+        polygons.add(rings);
+      }
+      all.add(new Outlines.Outline(region.path("code").asString(), region.path("name").asString(),
+          Shapes.polygons(polygons)));
+    }
+    return new Outlines(all);
+  }
+}
