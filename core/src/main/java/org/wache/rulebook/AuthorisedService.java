@@ -1,5 +1,6 @@
 package org.wache.rulebook;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.wache.signal.Emission;
@@ -11,15 +12,25 @@ public final class AuthorisedService extends Service {
 
   private final SpanIndex<Band> bands;
   private final SpanIndex<BandService.ContentLimit> width;
+  private final List<Band> allBands;
+  private final List<BandService.ContentLimit> allWidth;
+  private final List<Pair> pairs;
   private final String source;
+
+  /** Where base stations and repeaters talk, and how far from there mobiles do. */
+  record Pair(Span outputs, long offset, String source) {}
 
   /** One stretch in which lines may be licensed. */
   record Band(Span span, String source) {}
 
-  AuthorisedService(ServiceTraits traits, List<Band> bands, List<BandService.ContentLimit> width, String source) {
+  AuthorisedService(ServiceTraits traits, List<Band> bands, List<BandService.ContentLimit> width, List<Pair> pairs,
+      String source) {
     super(traits);
     this.bands = SpanIndex.of(bands, Band::span);
     this.width = SpanIndex.of(width, BandService.ContentLimit::span);
+    this.allBands = List.copyOf(bands);
+    this.allWidth = List.copyOf(width);
+    this.pairs = List.copyOf(pairs);
     this.source = source;
   }
 
@@ -69,6 +80,32 @@ public final class AuthorisedService extends Service {
   @Override
   public Optional<Span> spanAt(Frequency frequency) {
     return bands.at(frequency.hertz()).stream().map(Band::span).findFirst();
+  }
+
+  @Override
+  List<EditionDifference.Term> terms() {
+    List<EditionDifference.Term> terms = new ArrayList<>();
+    allBands.forEach(band -> terms.add(new EditionDifference.Term(band.span() + ": by licence", band.source())));
+    allWidth.forEach(each -> terms.add(EditionDifference.Term.width(each.span(), each.contents(), each.limit())));
+    return terms;
+  }
+
+  @Override
+  public List<Partner> partners(Frequency frequency) {
+    List<Partner> partners = new ArrayList<>();
+    for (Pair pair : pairs) {
+      if (pair.outputs().contains(frequency)) {
+        partners.add(new Partner(frequency.plus(pair.offset()), true, pair.source()));
+      } else if (frequency.hertz() > pair.offset() && pair.outputs().contains(frequency.hertz() - pair.offset())) {
+        partners.add(new Partner(frequency.plus(-pair.offset()), false, pair.source()));
+      }
+    }
+    return partners;
+  }
+
+  /** The stretch of spectrum, by section, in which a frequency may be licensed. */
+  public Optional<String> bandSource(Frequency frequency) {
+    return bands.at(frequency.hertz()).stream().map(Band::source).findFirst();
   }
 
   @Override

@@ -111,7 +111,7 @@ public final class BandService extends Service {
 
   @Override
   public Optional<Room> room(int licenceClass, Emission emission, Frequency frequency) {
-    Room[] sorted = rooms(licenceClass, emission.contents());
+    Room[] sorted = sorted(licenceClass, emission.contents());
     long hertz = frequency.hertz();
     int low = 0;
     int high = sorted.length - 1;
@@ -131,10 +131,11 @@ public final class BandService extends Service {
 
   /** All rooms of a class for a set of contents, rising. */
   public List<Room> rooms(int licenceClass, Emission emission) {
-    return List.of(rooms(licenceClass, emission.contents()));
+    return rooms(licenceClass, emission.contents());
   }
 
-  private Room[] rooms(int licenceClass, int contents) {
+  private Room[] sorted(int licenceClass, int anyContents) {
+    int contents = anyContents & CONTENT_SETS - 1;
     Room[][] ofClass = rooms.get(licenceClass);
     Room[] known = ofClass[contents];
     if (known == null) {
@@ -221,6 +222,26 @@ public final class BandService extends Service {
       }
     }
     return Optional.empty();
+  }
+
+  @Override
+  List<EditionDifference.Term> terms() {
+    List<EditionDifference.Term> terms = new ArrayList<>();
+    grants.forEach(grant -> terms.add(EditionDifference.Term.grant(traits(), grant)));
+    channels().forEach(channel -> terms.add(EditionDifference.Term.channel(channel)));
+    allPower.forEach(each -> terms.add(EditionDifference.Term.power(each.span(), each.limit())));
+    allWidth.forEach(each -> terms.add(EditionDifference.Term.width(each.span(), each.contents(), each.limit())));
+    return terms;
+  }
+
+  @Override
+  public List<Partner> partners(Frequency frequency) {
+    return List.of(); // the band plan pairs them, not the law
+  }
+
+  /** All rooms of a class for a set of {@link Content} bits, rising. */
+  public List<Room> rooms(int licenceClass, int contents) {
+    return List.of(sorted(licenceClass, contents));
   }
 
   @Override

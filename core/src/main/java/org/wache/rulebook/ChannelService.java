@@ -1,5 +1,6 @@
 package org.wache.rulebook;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.wache.signal.Content;
@@ -82,6 +83,26 @@ public final class ChannelService extends Service {
   @Override
   public Optional<Span> spanAt(Frequency frequency) {
     return spans.stream().filter(span -> span.contains(frequency)).findFirst();
+  }
+
+  @Override
+  List<EditionDifference.Term> terms() {
+    return channels.all().stream().map(EditionDifference.Term::channel).toList();
+  }
+
+  @Override
+  public List<Partner> partners(Frequency frequency) {
+    List<Partner> partners = new ArrayList<>();
+    for (FixedChannel channel : channels.all()) {
+      channel.reaches().ifPresent(output -> {
+        if (channel.centre().equals(frequency)) {
+          partners.add(new Partner(output, false, channel.source()));
+        } else if (output.equals(frequency)) {
+          partners.add(new Partner(channel.centre(), true, channel.source()));
+        }
+      });
+    }
+    return partners;
   }
 
   @Override

@@ -24,6 +24,7 @@ public final class Edition {
   private final String allocationSource;
   private final BandPlan plan;
   private final ToneTable tones;
+  private final ChannelNames channelNames;
   private final Geography geography;
 
   /** An edition's identifier and the day it comes into force. */
@@ -31,7 +32,7 @@ public final class Edition {
 
   Edition(String rulebook, EditionDates dates, String code, Span plausible, double frequencyErrorPpm,
       List<Service> services, List<Allocation> allocations, String allocationSource, BandPlan plan, ToneTable tones,
-      Geography geography) {
+      ChannelNames channelNames, Geography geography) {
     this.rulebook = rulebook;
     this.dates = dates;
     this.code = code;
@@ -44,13 +45,14 @@ public final class Edition {
     this.allocationSource = allocationSource;
     this.plan = plan;
     this.tones = tones;
+    this.channelNames = channelNames;
     this.geography = geography;
   }
 
   /** The same edition with another band plan, such as one with a local overlay. */
   public Edition withPlan(BandPlan other) {
     return new Edition(rulebook, dates, code, plausible, frequencyErrorPpm, services, allAllocations, allocationSource,
-        other, tones, geography);
+        other, tones, channelNames, geography);
   }
 
   /** The edition with what is allowed in some places only, where all of the area lies in them. */
@@ -61,7 +63,7 @@ public final class Edition {
         : service).toList();
     return there.equals(services) ? this
         : new Edition(rulebook, dates, code, plausible, frequencyErrorPpm, there, allAllocations, allocationSource,
-            plan, tones, geography);
+            plan, tones, channelNames, geography);
   }
 
   @SuppressWarnings({"unchecked", "rawtypes"}) // Java has no arrays of generic lists
@@ -173,6 +175,11 @@ public final class Edition {
   /** The band plan. */
   public BandPlan plan() {
     return plan;
+  }
+
+  /** What personal radios call their channels. */
+  public ChannelNames channelNames() {
+    return channelNames;
   }
 
   /** What it says of places. */

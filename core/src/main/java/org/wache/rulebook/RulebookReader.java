@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.regex.Pattern;
 import org.wache.signal.Frequency;
 import org.wache.signal.Span;
 import org.wache.signal.Tone;
@@ -70,6 +71,7 @@ public final class RulebookReader {
         head.number("frequency_error_ppm"), services,
         allocations.rows("rows").stream().filter(row -> row.inForce(day)).map(RulebookReader::allocation).toList(),
         allocations.text("source"), plan(day), tones(),
+        ChannelNames.read(file(folder + "channel-names.yaml")),
         new GeographyReader(file(folder + "places.yaml"), () -> file(folder + "regions.json").node()).on(day));
   }
 
@@ -79,7 +81,9 @@ public final class RulebookReader {
         LicenceKind.valueOf(row.text("licence").toUpperCase(java.util.Locale.ROOT)), row.texts("classes"),
         row.flag("shared_with_public"), row.flag("tones_expected"),
         row.node().path("hidden_meaning").path("source").asString(""), row.text("emission_source", ""),
-        row.text("channel_source", ""), row.text("repeater_source", ""));
+        row.text("channel_source", ""), row.text("repeater_source", ""),
+        row.has("call_sign") ? Optional.of(callSigns(new Row(folder + id + ".yaml", row.node().get("call_sign"))))
+            : Optional.empty());
     List<Row> channelRows = row.rows("channels").stream().filter(each -> each.inForce(day)).toList();
     List<FixedChannel> channels = channelRows.stream().map(each -> channel(each, traits)).toList();
     return switch (row.text("kind")) {
@@ -88,7 +92,8 @@ public final class RulebookReader {
           channels);
       case "authorised" -> new AuthorisedService(traits,
           row.rows("bands").stream().map(b -> new AuthorisedService.Band(b.span("mhz"), b.text("source"))).toList(),
-          widths(row, day), row.text("source"));
+          widths(row, day), row.rows("pairs").stream().map(b -> new AuthorisedService.Pair(b.span("outputs_mhz"),
+              Math.round(b.number("offset_mhz") * 1e6), b.text("source"))).toList(), row.text("source"));
       default -> throw row.problem("kind", "bands, channels or authorised");
     };
   }
@@ -109,6 +114,10 @@ public final class RulebookReader {
         .map(each -> new Ban(each.span("mhz"), each.text("say", each.span("mhz").toString()), each.text("source")))
         .toList();
     return new BandService(traits, grants, local, channelised, new FixedChannels(channels), power, widths(row, day), bans);
+  }
+
+  private static CallSignShape callSigns(Row row) {
+    return new CallSignShape(Pattern.compile(row.text("pattern")), row.text("say"));
   }
 
   private static Grant grant(Row row, ServiceTraits traits) {

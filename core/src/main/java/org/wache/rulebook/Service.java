@@ -1,5 +1,6 @@
 package org.wache.rulebook;
 
+import java.util.List;
 import java.util.Optional;
 import org.wache.signal.Emission;
 import org.wache.signal.Frequency;
@@ -52,6 +53,12 @@ public abstract sealed class Service permits BandService, ChannelService, Author
 
   /** The band, or the stretch of channels, that holds the frequency. */
   public abstract Optional<Span> spanAt(Frequency frequency);
+
+  /** Its rows in words, in the order of the law. */
+  abstract List<EditionDifference.Term> terms();
+
+  /** What stands at the other end of a pair: where a repeater that hears here talks, and the reverse. */
+  public abstract List<Partner> partners(Frequency frequency);
 
   /** The name of the band or channel for messages. */
   public abstract String placeName(Frequency frequency);

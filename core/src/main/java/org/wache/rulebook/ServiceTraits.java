@@ -1,6 +1,7 @@
 package org.wache.rulebook;
 
 import java.util.List;
+import java.util.Optional;
 
 /**
  * What holds for a service everywhere.
@@ -16,10 +17,11 @@ import java.util.List;
  * @param emissionSource section that lists its emissions
  * @param channelSource section that lists its channels
  * @param repeaterSource section on repeaters
+ * @param callSigns the shape of its call signs; empty where there are none
  */
 public record ServiceTraits(String id, String title, String part, LicenceKind licence, List<String> classes,
     boolean sharedWithPublic, boolean tonesExpected, String hiddenMeaningSource, String emissionSource,
-    String channelSource, String repeaterSource) {
+    String channelSource, String repeaterSource, Optional<CallSignShape> callSigns) {
 
   /** The place of a class in {@link #classes()}, or -1. */
   public int classIndex(String name) {
