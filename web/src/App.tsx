@@ -1,10 +1,18 @@
+import { lazy, Suspense } from 'react';
 import { Navigate, Route, Routes } from 'react-router';
 import { FirstAccount } from './accounts/FirstAccount';
 import { SignIn } from './accounts/SignIn';
 import { useSession } from './accounts/session';
 import { DeskPage } from './desk/DeskPage';
 import { ListsPage } from './lists/ListsPage';
+import { MatrixPage } from './matrix/MatrixPage';
+import { PlanPage } from './plans/PlanPage';
+import { RosterPage } from './roster/RosterPage';
+import { RulebookPage } from './rulebooks/RulebookPage';
 import { Notice } from './ui/Notice';
+
+// The map's outlines are a third of the application; they come when a place is looked at.
+const PlacePage = lazy(() => import('./places/PlacePage'));
 
 /** The addresses of the application; everything but the first account wants somebody signed in. */
 export function App() {
@@ -19,11 +27,18 @@ export function App() {
     );
   if (!session.data.account) return <SignIn />;
   return (
-    <Routes>
-      <Route path="/" element={<Navigate to="/lists" replace />} />
-      <Route path="/lists" element={<ListsPage />} />
-      <Route path="/lists/:list" element={<DeskPage />} />
-      <Route path="*" element={<Navigate to="/lists" replace />} />
-    </Routes>
+    <Suspense fallback={<p className="text-soft p-6">Opening …</p>}>
+      <Routes>
+        <Route path="/" element={<Navigate to="/lists" replace />} />
+        <Route path="/lists" element={<ListsPage />} />
+        <Route path="/lists/:list" element={<DeskPage />} />
+        <Route path="/lists/:list/who" element={<MatrixPage />} />
+        <Route path="/lists/:list/place" element={<PlacePage />} />
+        <Route path="/roster" element={<RosterPage />} />
+        <Route path="/plan" element={<PlanPage />} />
+        <Route path="/rulebook" element={<RulebookPage />} />
+        <Route path="*" element={<Navigate to="/lists" replace />} />
+      </Routes>
+    </Suspense>
   );
 }

@@ -1,35 +1,216 @@
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import type { Carrier } from '../api/client';
+import { Link } from 'react-router';
+import { api, data, type Carrier, type Schemas } from '../api/client';
 import { Button } from '../ui/Button';
+import { INPUT } from '../ui/Field';
+import { some } from '../ui/people';
 
 const CLASSES = ['technician', 'general', 'extra', 'advanced', 'novice'];
+const MOST_SHOWN = 60;
 
-const capital = (word: string) => word.charAt(0).toUpperCase() + word.slice(1);
+type Choice = Schemas['CarrierChoice'];
+
+export const capital = (word: string) => word.charAt(0).toUpperCase() + word.slice(1);
 
 const licence = (service: string, licenceClass: string | null): Carrier['licences'][number] => ({
   service,
   licenceClass,
   callSign: null,
+  granted: null,
   expires: null,
   lines: [],
 });
 
 /** What somebody holds, in a few words. */
-export const holds = (carrier: Carrier) =>
+export const holds = (carrier: Pick<Carrier, 'licences'>) =>
   carrier.licences.length === 0
     ? 'no licence'
     : carrier.licences
-        .map((each) => each.licenceClass ?? (each.service === 'gmrs' ? 'GMRS' : 'land mobile'))
+        .map((each) =>
+          each.licenceClass
+            ? capital(each.licenceClass)
+            : each.service === 'gmrs'
+              ? 'GMRS'
+              : each.service.replace('-', ' '),
+        )
         .join(' and ');
 
 interface Props {
-  carriers: Carrier[];
-  onChange: (carriers: Carrier[]) => void;
+  group: number;
+  choice: Choice;
+  holders: Carrier[];
+  onChange: (choice: Choice) => void;
 }
 
-/** Who carries the list: class by class. */
-export function Carriers({ carriers, onChange }: Props) {
+/** Who carries the list: from the roster, by person or team, or somebody of a class. */
+export function Carriers({ group, choice, holders, onChange }: Props) {
+  const names =
+    holders.length === 1 && holders[0]?.name === 'nobody'
+      ? 'Nobody with a licence'
+      : some(
+          [
+            ...choice.teams,
+            ...holders
+              .filter(
+                (each) => choice.teams.length === 0 || choice.carriers.some((own) => own.name === each.name),
+              )
+              .map((each) => each.name),
+          ],
+          2,
+        );
+  return (
+    <Popover className="min-w-0">
+      <PopoverButton className="hover:text-accent flex max-w-full items-baseline gap-1.5 rounded px-1.5 py-1">
+        <span className="text-soft text-second shrink-0">Carried by</span>
+        <span className="truncate font-semibold">{names}</span>
+        {choice.teams.length > 0 && (
+          <span className="text-soft text-second shrink-0">{holders.length} people</span>
+        )}
+        <span aria-hidden="true" className="text-soft">
+          ▾
+        </span>
+      </PopoverButton>
+      <PopoverPanel
+        anchor="bottom start"
+        className="border-edge bg-sheet z-30 flex max-h-[80vh] w-[26rem] max-w-[95vw] flex-col gap-3 overflow-y-auto rounded border p-3 shadow-lg"
+      >
+        <p className="text-second text-soft">
+          An entry may go out only if everyone who carries the list may key it: the least privileged decides.
+        </p>
+        <Chosen choice={choice} group={group} onChange={onChange} />
+        <FromRoster group={group} choice={choice} onChange={onChange} />
+        <SomeoneOfAClass choice={choice} onChange={onChange} />
+      </PopoverPanel>
+    </Popover>
+  );
+}
+
+const useRoster = (group: number) =>
+  useQuery({
+    queryKey: ['roster', group],
+    queryFn: () => data(api.GET('/api/groups/{group}/roster', { params: { path: { group } } })),
+  });
+
+function Chosen({ choice, group, onChange }: Omit<Props, 'holders'>) {
+  const roster = useRoster(group);
+  const party = (id: number) => roster.data?.parties.find((each) => each.id === id);
+  const rows: { key: string; name: string; what: string; without: Choice }[] = [
+    ...choice.teams.map((team) => ({
+      key: `team ${team}`,
+      name: team,
+      what: `team, ${roster.data?.teams.find((each) => each.name === team)?.members ?? 0} people`,
+      without: { ...choice, teams: choice.teams.filter((each) => each !== team) },
+    })),
+    ...choice.parties.map((id) => ({
+      key: `party ${id}`,
+      name: party(id)?.name ?? '…',
+      what: party(id) ? holds(party(id)!) : '',
+      without: { ...choice, parties: choice.parties.filter((each) => each !== id) },
+    })),
+    ...choice.carriers.map((carrier) => ({
+      key: `class ${carrier.name}`,
+      name: carrier.name,
+      what: holds(carrier),
+      without: { ...choice, carriers: choice.carriers.filter((each) => each !== carrier) },
+    })),
+  ];
+  return (
+    <ul className="flex flex-col gap-1">
+      {rows.map((row) => (
+        <li key={row.key} className="flex items-center justify-between gap-3">
+          <span className="min-w-0 truncate">
+            <span className="font-semibold">{row.name}</span> <span className="text-soft">{row.what}</span>
+          </span>
+          <Button kind="quiet" className="text-second" onClick={() => onChange(row.without)}>
+            Take away<span className="sr-only"> {row.name}</span>
+          </Button>
+        </li>
+      ))}
+      {rows.length === 0 && <li className="text-soft">Nobody yet: only what needs no licence is open.</li>}
+    </ul>
+  );
+}
+
+function FromRoster({ group, choice, onChange }: Omit<Props, 'holders'>) {
+  const roster = useRoster(group);
+  const [find, setFind] = useState('');
+  const wanted = find.trim().toLowerCase();
+  const teams = (roster.data?.teams ?? []).filter(
+    (team) => !choice.teams.includes(team.name) && team.name.toLowerCase().includes(wanted),
+  );
+  const parties = (roster.data?.parties ?? []).filter(
+    (party) => !choice.parties.includes(party.id) && party.name.toLowerCase().includes(wanted),
+  );
+  if (roster.data?.parties.length === 0)
+    return (
+      <p className="border-line text-second text-soft border-t pt-3">
+        The roster is empty.{' '}
+        <Link to="/roster" className="text-accent underline">
+          Take people in
+        </Link>
+        , and choose them here by person or by team.
+      </p>
+    );
+  return (
+    <div className="border-line flex flex-col gap-1.5 border-t pt-3">
+      <input
+        type="search"
+        className={INPUT}
+        aria-label="Find in the roster"
+        placeholder="Add from the roster: a name or a team"
+        value={find}
+        onChange={(event) => setFind(event.target.value)}
+      />
+      <ul aria-label="Roster" className="max-h-52 overflow-y-auto">
+        {teams.map((team) => (
+          <Pick
+            key={team.name}
+            name={team.name}
+            what={`team, ${team.members} people`}
+            onPick={() => onChange({ ...choice, teams: [...choice.teams, team.name].sort() })}
+          />
+        ))}
+        {parties.slice(0, MOST_SHOWN).map((party) => (
+          <Pick
+            key={party.id}
+            name={party.name}
+            what={holds(party)}
+            onPick={() =>
+              onChange({ ...choice, parties: [...choice.parties, party.id].sort((a, b) => a - b) })
+            }
+          />
+        ))}
+        {parties.length > MOST_SHOWN && (
+          <li className="text-second text-soft px-2 py-1">
+            {parties.length - MOST_SHOWN} more: type a part of the name.
+          </li>
+        )}
+        {teams.length + parties.length === 0 && (
+          <li className="text-second text-soft px-2 py-1">Nobody of that name.</li>
+        )}
+      </ul>
+    </div>
+  );
+}
+
+function Pick({ name, what, onPick }: { name: string; what: string; onPick: () => void }) {
+  return (
+    <li>
+      <button
+        type="button"
+        onClick={onPick}
+        className="hover:bg-accent-wash flex w-full items-baseline justify-between gap-3 rounded px-2 py-0.5 text-left"
+      >
+        <span className="min-w-0 truncate">{name}</span>
+        <span className="text-second text-soft shrink-0">{what}</span>
+      </button>
+    </li>
+  );
+}
+
+function SomeoneOfAClass({ choice, onChange }: Pick<Props, 'choice' | 'onChange'>) {
   const [amateur, setAmateur] = useState('');
   const [gmrs, setGmrs] = useState(false);
   const add = () => {
@@ -38,65 +219,30 @@ export function Carriers({ carriers, onChange }: Props) {
       ...(amateur ? [licence('amateur', amateur)] : []),
       ...(gmrs ? [licence('gmrs', null)] : []),
     ];
-    if (!carriers.some((each) => each.name === name)) onChange([...carriers, { name, licences }]);
+    if (!choice.carriers.some((each) => each.name === name))
+      onChange({ ...choice, carriers: [...choice.carriers, { name, licences }] });
   };
-  const names =
-    carriers.length === 0 ? 'Nobody with a licence' : carriers.map((each) => each.name).join(', ');
   return (
-    <Popover className="min-w-0">
-      <PopoverButton className="hover:text-accent flex max-w-full items-baseline gap-1.5 rounded px-1.5 py-1">
-        <span className="text-soft text-second shrink-0">Carried by</span>
-        <span className="truncate font-semibold">{names}</span>
-        <span aria-hidden="true" className="text-soft">
-          ▾
-        </span>
-      </PopoverButton>
-      <PopoverPanel
-        anchor="bottom start"
-        className="border-edge bg-sheet z-30 flex w-96 flex-col gap-3 rounded border p-3 shadow-lg"
+    <div className="border-line flex flex-wrap items-center gap-3 border-t pt-3">
+      <span className="text-second text-soft w-full">Or somebody of a class, by no name</span>
+      <select
+        aria-label="Amateur class"
+        className={INPUT}
+        value={amateur}
+        onChange={(event) => setAmateur(event.target.value)}
       >
-        <p className="text-second text-soft">
-          An entry may go out only if everyone who carries the list may key it: the least privileged decides.
-        </p>
-        <ul className="flex flex-col gap-1">
-          {carriers.map((each) => (
-            <li key={each.name} className="flex items-center justify-between gap-3">
-              <span>
-                <span className="font-semibold">{each.name}</span>{' '}
-                <span className="text-soft">{holds(each)}</span>
-              </span>
-              <Button
-                kind="quiet"
-                className="text-second"
-                onClick={() => onChange(carriers.filter((other) => other !== each))}
-              >
-                Take away<span className="sr-only"> {each.name}</span>
-              </Button>
-            </li>
-          ))}
-          {carriers.length === 0 && <li className="text-soft">Only what needs no licence is open.</li>}
-        </ul>
-        <div className="border-line flex items-center gap-3 border-t pt-3">
-          <select
-            aria-label="Amateur class"
-            className="border-edge bg-sheet rounded border px-2 py-1"
-            value={amateur}
-            onChange={(event) => setAmateur(event.target.value)}
-          >
-            <option value="">No amateur licence</option>
-            {CLASSES.map((name) => (
-              <option key={name} value={name}>
-                {capital(name)}
-              </option>
-            ))}
-          </select>
-          <label className="flex items-center gap-1.5">
-            <input type="checkbox" checked={gmrs} onChange={(event) => setGmrs(event.target.checked)} />
-            GMRS
-          </label>
-          <Button onClick={add}>Add</Button>
-        </div>
-      </PopoverPanel>
-    </Popover>
+        <option value="">No amateur licence</option>
+        {CLASSES.map((name) => (
+          <option key={name} value={name}>
+            {capital(name)}
+          </option>
+        ))}
+      </select>
+      <label className="flex items-center gap-1.5">
+        <input type="checkbox" checked={gmrs} onChange={(event) => setGmrs(event.target.checked)} />
+        GMRS
+      </label>
+      <Button onClick={add}>Add</Button>
+    </div>
   );
 }

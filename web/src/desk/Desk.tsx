@@ -1,15 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useMemo, useRef, useState } from 'react';
-import { useSearchParams } from 'react-router';
-import {
-  api,
-  data,
-  type Carrier,
-  type Cure,
-  type Desk as DeskData,
-  type Schemas,
-  type Slip,
-} from '../api/client';
+import { Link, useSearchParams } from 'react-router';
+import { api, data, type Cure, type Desk as DeskData, type Schemas, type Slip } from '../api/client';
 import { BandChips } from '../ruler/BandChips';
 import { Ruler } from '../ruler/Ruler';
 import { around, bandAt, channelView, holds, home, panned, type View, viewOf, zoomed } from '../ruler/view';
@@ -17,6 +9,7 @@ import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
 import { Assumed } from './Assumed';
 import { ClashDialog } from './ClashDialog';
+import { CureAll } from './CureAll';
 import { numbered } from './cures';
 import { DeskHeader } from './DeskHeader';
 import { Dossier } from './Dossier';
@@ -30,18 +23,21 @@ import { useDeskKeys } from './useDeskKeys';
 interface Props {
   desk: DeskData;
   ruler: Schemas['Ruler'];
+  /** Whose privileges the ruler draws. */
+  holder: string;
   work: ReturnType<typeof useDesk>;
 }
 
 const NARROW = '(max-width: 63.99rem)';
 
 /** The Desk: the ruler over the entries, the findings beside them. */
-export function Desk({ desk, ruler, work }: Props) {
+export function Desk({ desk, ruler, holder, work }: Props) {
   const [params, setParams] = useSearchParams();
   const [settled, setSettled] = useState<ReadonlyMap<number, string>>(() => snapshot(desk.slips));
   const [manual, setManual] = useState<View>();
   const [draft, setDraft] = useState<Record<string, string>>({});
   const [keys, setKeys] = useState(false);
+  const [cureAll, setCureAll] = useState(false);
   const searchBox = useRef<HTMLInputElement>(null);
   const page = useRef<HTMLDivElement>(null);
   const grouping = (params.get('group') ?? 'verdict') as Grouping;
@@ -79,13 +75,13 @@ export function Desk({ desk, ruler, work }: Props) {
   const saved = desk.slips.find((slip) => slip.id === selected?.id);
 
   const asked = useQuery({
-    queryKey: ['dossier', desk.id, desk.version, selected?.id, desk.carriers],
+    queryKey: ['dossier', desk.id, desk.version, selected?.id, desk.on, desk.holders],
     enabled: selected !== undefined,
     placeholderData: keepPreviousData,
     queryFn: () =>
       data(
         api.GET('/api/lists/{list}/entries/{entry}', {
-          params: { path: { list: desk.id, entry: selected!.id } },
+          params: { path: { list: desk.id, entry: selected!.id }, query: { on: desk.on } },
         }),
       ),
   });
@@ -176,11 +172,11 @@ export function Desk({ desk, ruler, work }: Props) {
     ]);
     if (next) setParam({ entry: String(next.id) });
   };
-  const setCarriers = async (carriers: Carrier[]) => {
+  const setChoice = async (after: Schemas['CarrierChoice']) => {
     await data(
       api.PUT('/api/lists/{list}/carriers', {
         params: { path: { list: desk.id } },
-        body: { before: desk.carriers, carriers },
+        body: { before: desk.choice, after },
       }),
     ).catch((cause: Error) => work.tell(cause.message));
     await work.reload();
@@ -202,6 +198,7 @@ export function Desk({ desk, ruler, work }: Props) {
     add: () => void add(),
     remove,
     help: () => setKeys(true),
+    cureAll: () => !work.fixed && setCureAll(true),
     zoom,
     pan: (share) => setManual(panned(view, share)),
     band: () => setManual(undefined),
@@ -213,7 +210,8 @@ export function Desk({ desk, ruler, work }: Props) {
       <DeskHeader
         desk={desk}
         work={work}
-        onCarriers={(next) => void setCarriers(next)}
+        onChoice={(next) => void setChoice(next)}
+        onDay={(on) => setParam({ on, entry: undefined })}
         onKeys={() => setKeys(true)}
       />
 
@@ -232,8 +230,18 @@ export function Desk({ desk, ruler, work }: Props) {
             }}
           />
           <span className="grow" />
-          <span className="text-second text-soft hidden shrink-0 2xl:inline">
-            for <span className="text-ink">{desk.carriers[0]?.name ?? 'nobody with a licence'}</span>
+          <span className="text-second text-soft hidden shrink-0 lg:inline">
+            for{' '}
+            <select
+              aria-label="Whose privileges the ruler shows"
+              className="border-line bg-paper text-ink max-w-48 rounded border px-1"
+              value={holder}
+              onChange={(event) => setParam({ for: event.target.value })}
+            >
+              {desk.holders.map((each) => (
+                <option key={each.name}>{each.name}</option>
+              ))}
+            </select>
           </span>
           <div className="hidden shrink-0 md:flex" role="group" aria-label="Zoom">
             <Button kind="quiet" className="text-second" onClick={() => setManual(undefined)}>
@@ -255,7 +263,7 @@ export function Desk({ desk, ruler, work }: Props) {
           </div>
         </div>
         <Ruler
-          holder={desk.carriers[0]?.name ?? 'nobody with a licence'}
+          holder={holder}
           ruler={ruler}
           slips={slips}
           selected={selected}
@@ -277,7 +285,24 @@ export function Desk({ desk, ruler, work }: Props) {
             onSearch={(text) => setParam({ find: text })}
             onGroup={() => setParam({ group: NEXT[grouping] })}
             onAdd={() => void add()}
+            onCureAll={() => setCureAll(true)}
+            fixed={work.fixed !== undefined}
           />
+          {work.fixed && (
+            <p className="border-line bg-accent-wash flex flex-wrap items-center gap-x-3 border-b px-3 py-1.5">
+              <span className="grow">{work.fixed}</span>
+              {desk.parent && (
+                <Link to={`/lists/${desk.parent.id}`} className="text-accent underline">
+                  To {desk.parent.name}
+                </Link>
+              )}
+              {!desk.parent && (
+                <Button kind="quiet" onClick={() => setParam({ on: undefined })}>
+                  Back to today
+                </Button>
+              )}
+            </p>
+          )}
           {work.problem && (
             <div className="p-2">
               <Notice message={work.problem}>
@@ -291,7 +316,7 @@ export function Desk({ desk, ruler, work }: Props) {
                 rows={shown}
                 selected={selected?.id}
                 onSelect={select}
-                onCure={(slip) => slip.cure && cure(slip, slip.cure)}
+                onCure={work.fixed ? undefined : (slip) => slip.cure && cure(slip, slip.cure)}
               />
             ) : (
               <p className="text-soft p-4">
@@ -325,7 +350,7 @@ export function Desk({ desk, ruler, work }: Props) {
               onSave={() => void save()}
               onDrop={() => setDraft({})}
               onCure={(chosenCure) => cure(saved, chosenCure)}
-              onRemove={remove}
+              onRemove={work.fixed ? undefined : remove}
             />
           ) : (
             <p className="text-soft p-4">Choose an entry: what the audit says of it stands here.</p>
@@ -339,6 +364,18 @@ export function Desk({ desk, ruler, work }: Props) {
           onSettle={(mine) => {
             setDraft({});
             void work.settle(mine);
+          }}
+        />
+      )}
+      {cureAll && (
+        <CureAll
+          list={desk.id}
+          version={desk.version}
+          onClose={() => setCureAll(false)}
+          onTake={(label, changes) => {
+            setCureAll(false);
+            setSettled(new Map());
+            void work.act(label, changes);
           }}
         />
       )}

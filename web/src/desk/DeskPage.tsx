@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { useParams } from 'react-router';
+import { useParams, useSearchParams } from 'react-router';
 import { api, data, type Carrier, type Schemas } from '../api/client';
 import { Notice } from '../ui/Notice';
 import { Button } from '../ui/Button';
@@ -9,15 +9,19 @@ import { useDesk } from './useDesk';
 /** One list under audit: fetches it, then shows the Desk. */
 export function DeskPage() {
   const list = Number(useParams().list);
-  const work = useDesk(list);
-  const carrier = work.desk.data?.carriers[0];
+  const [params] = useSearchParams();
+  const on = params.get('on') ?? undefined;
+  const work = useDesk(list, on);
+  const holders = work.desk.data?.holders ?? [];
+  const carrier = holders.find((each) => each.name === params.get('for')) ?? holders[0];
   const as = words(carrier);
+  const group = work.desk.data?.groupId;
   const ruler = useQuery({
-    queryKey: ['ruler', as],
+    queryKey: ['ruler', as, group, on],
     enabled: work.desk.data !== undefined,
-    staleTime: Infinity,
+    staleTime: 60_000,
     placeholderData: (old) => old,
-    queryFn: () => data(api.GET('/api/ruler', { params: { query: { as } } })),
+    queryFn: () => data(api.GET('/api/ruler', { params: { query: { as, group, on } } })),
   });
   const problem = work.desk.error ?? ruler.error;
   if (problem)
@@ -30,7 +34,15 @@ export function DeskPage() {
     );
   if (!work.desk.data || !ruler.data) return <p className="text-soft p-6">Auditing the list …</p>;
   const may = [...ruler.data.may, ...lines(carrier)];
-  return <Desk key={list} desk={work.desk.data} ruler={{ ...ruler.data, may }} work={work} />;
+  return (
+    <Desk
+      key={`${list} ${on ?? ''}`}
+      desk={work.desk.data}
+      ruler={{ ...ruler.data, may }}
+      holder={carrier?.name ?? 'nobody'}
+      work={work}
+    />
+  );
 }
 
 /** The lines of a business licence, as stretches that the carrier may use. */

@@ -1,5 +1,6 @@
 import type { Cure, Dossier as DossierData } from '../api/client';
 import { Notice } from '../ui/Notice';
+import { some } from '../ui/people';
 import { VerdictMark, VerdictWord, verdictWord } from '../ui/VerdictMark';
 import { EntryFields } from './EntryFields';
 import { FindingView } from './FindingView';
@@ -14,7 +15,7 @@ interface Props {
   onSave: () => void;
   onDrop: () => void;
   onCure: (cure: Cure) => void;
-  onRemove: () => void;
+  onRemove?: () => void;
 }
 
 /** All that the audit says of one entry, its fields, and its cures. */
@@ -29,28 +30,38 @@ export function Dossier({ dossier, saved, draft, problem, onType, onSave, onDrop
           <VerdictWord verdict={slip.verdict} />
         </span>
       </header>
-      <EntryFields fields={saved} draft={draft} onType={onType} onSave={onSave} onDrop={onDrop} />
+      <EntryFields
+        fields={saved}
+        draft={draft}
+        fixed={!onRemove}
+        onType={onType}
+        onSave={onSave}
+        onDrop={onDrop}
+      />
       {problem && <Notice message={problem} />}
       {dossier.findings.map((finding) => (
         <FindingView
           key={finding.rule + finding.message}
           finding={finding}
           slip={slip}
-          everyone={dossier.holders.length}
-          cures={cures.get(finding) ?? []}
+          everyone={dossier.holders.reduce((sum, holder) => sum + holder.names.length, 0)}
+          cures={onRemove ? (cures.get(finding) ?? []) : []}
           onCure={onCure}
+          onDrop={onRemove}
         />
       ))}
       <Holders dossier={dossier} />
-      <div>
-        <button
-          type="button"
-          className="text-second text-soft hover:text-hold underline-offset-2 hover:underline"
-          onClick={onRemove}
-        >
-          Take this entry out of the list
-        </button>
-      </div>
+      {onRemove && (
+        <div>
+          <button
+            type="button"
+            className="text-second text-soft hover:text-hold underline-offset-2 hover:underline"
+            onClick={onRemove}
+          >
+            Take this entry out of the list
+          </button>
+        </div>
+      )}
     </div>
   );
 }
@@ -63,12 +74,15 @@ function Holders({ dossier }: { dossier: DossierData }) {
       <h3 className="text-second text-soft pb-1">Who may key it</h3>
       <ul className="text-second flex flex-col gap-1">
         {dossier.holders.map((holder) => (
-          <li key={holder.name} className="flex items-baseline gap-2">
+          <li key={holder.names[0]} className="flex items-baseline gap-2">
             <span className="translate-y-[2px]">
               <VerdictMark verdict={holder.verdict} size={12} />
             </span>
             <span>
-              <span className="font-semibold">{holder.name}</span>:{' '}
+              <span className="font-semibold" title={holder.names.join(', ')}>
+                {some(holder.names)}
+              </span>
+              :{' '}
               {holder.authority
                 ? `${holder.authority}, ${holder.source}`
                 : verdictWord(holder.verdict).toLowerCase()}

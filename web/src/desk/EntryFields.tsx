@@ -3,13 +3,15 @@ import { FIELDS, type FieldSpec } from './fields';
 interface Props {
   fields: Record<string, string>;
   draft: Record<string, string>;
+  /** Whether nothing may be typed: the list follows another, or is seen as of another day. */
+  fixed: boolean;
   onType: (key: string, text: string) => void;
   onSave: () => void;
   onDrop: () => void;
 }
 
 /** The entry's fields. Each keystroke is judged; leaving the field or Enter saves, Escape takes it back. */
-export function EntryFields({ fields, draft, onType, onSave, onDrop }: Props) {
+export function EntryFields({ fields, draft, fixed, onType, onSave, onDrop }: Props) {
   return (
     <form
       aria-label="Entry"
@@ -32,6 +34,7 @@ export function EntryFields({ fields, draft, onType, onSave, onDrop }: Props) {
             field={field}
             text={draft[field.key] ?? fields[field.key] ?? ''}
             touched={field.key in draft}
+            fixed={fixed}
             onType={(text) => onType(field.key, text)}
             onSave={onSave}
           />
@@ -48,17 +51,19 @@ interface InputProps {
   field: FieldSpec;
   text: string;
   touched: boolean;
+  fixed: boolean;
   onType: (text: string) => void;
   onSave: () => void;
 }
 
-function Input({ field, text, touched, onType, onSave }: InputProps) {
+function Input({ field, text, touched, fixed, onType, onSave }: InputProps) {
   const look = `w-full min-w-0 rounded border px-1.5 py-0.5 text-[14px] ${touched ? 'border-accent bg-accent-wash' : 'border-line bg-sheet hover:border-edge'}`;
   if (field.options) {
     const options = field.options.includes(text) ? field.options : [...field.options, text];
     return (
       <select
         className={look}
+        disabled={fixed}
         value={text}
         title={field.hint}
         onChange={(e) => onType(e.target.value)}
@@ -78,6 +83,7 @@ function Input({ field, text, touched, onType, onSave }: InputProps) {
       value={text}
       placeholder={field.hint}
       data-field={field.key}
+      readOnly={fixed}
       autoComplete="off"
       spellCheck={false}
       onChange={(event) => onType(event.target.value)}

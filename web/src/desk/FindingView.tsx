@@ -1,5 +1,6 @@
 import type { Cure, Finding, Slip } from '../api/client';
 import { Button } from '../ui/Button';
+import { some } from '../ui/people';
 import { VerdictMark, verdictEdge, verdictText, verdictWord } from '../ui/VerdictMark';
 import { EdgeDrawing } from './EdgeDrawing';
 import { SumView } from './SumView';
@@ -10,10 +11,12 @@ interface Props {
   everyone: number;
   cures: { cure: Cure; key: number }[];
   onCure: (cure: Cure) => void;
+  /** Takes the entry out; a copy of another entry is cured so. */
+  onDrop?: () => void;
 }
 
 /** One finding: what is, the sum, the source, and what to press. */
-export function FindingView({ finding, slip, everyone, cures, onCure }: Props) {
+export function FindingView({ finding, slip, everyone, cures, onCure, onDrop }: Props) {
   return (
     <section
       className={`border-line bg-sheet rounded border border-l-[3px] px-3 py-2 ${verdictEdge[finding.severity] ?? ''}`}
@@ -26,7 +29,10 @@ export function FindingView({ finding, slip, everyone, cures, onCure }: Props) {
           <span className={`font-semibold ${verdictText[finding.severity] ?? ''}`}>{finding.title}.</span>{' '}
           {finding.message}
           {finding.holders.length < everyone && (
-            <span className="text-soft"> For {finding.holders.join(', ')}.</span>
+            <span className="text-soft" title={finding.holders.join(', ')}>
+              {' '}
+              For {some(finding.holders)}.
+            </span>
           )}
         </span>
       </h3>
@@ -37,6 +43,13 @@ export function FindingView({ finding, slip, everyone, cures, onCure }: Props) {
           <summary className="marker:text-edge hover:text-accent cursor-pointer">{finding.source}</summary>
           <p className="py-1">{finding.meaning}</p>
         </details>
+        {finding.rule === 'duplicate-channel' && onDrop && (
+          <div>
+            <Button onClick={onDrop} className="text-second">
+              Drop this copy
+            </Button>
+          </div>
+        )}
         {cures.length > 0 && (
           <div className="flex flex-wrap gap-1.5 pb-1">
             {cures.map(({ cure, key }) => (

@@ -3,6 +3,7 @@ import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/re
 const KEYS: [string, string][] = [
   ['↓ ↑ or j k', 'next and previous entry'],
   ['1 … 9', 'press that cure of the entry'],
+  ['a', 'the cures of the whole list'],
   ['Enter or e', 'edit the entry'],
   ['Esc', 'take back what is being typed, or leave the field'],
   ['Ctrl Z, Ctrl Shift Z', 'undo, redo'],

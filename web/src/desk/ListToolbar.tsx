@@ -23,6 +23,9 @@ interface Props {
   onSearch: (text: string | undefined) => void;
   onGroup: () => void;
   onAdd: () => void;
+  onCureAll: () => void;
+  /** Whether the list cannot be changed as it is seen. */
+  fixed: boolean;
 }
 
 /** Which entries are shown, and in what order. */
@@ -50,9 +53,20 @@ export function ListToolbar(props: Props) {
       <Button kind="quiet" className="text-second" onClick={onGroup}>
         {GROUPINGS[grouping]}
       </Button>
-      <Button kind="quiet" className="text-second" onClick={onAdd}>
-        New entry
-      </Button>
+      {!props.fixed && (
+        <>
+          <Button kind="quiet" className="text-second" onClick={onAdd}>
+            New entry
+          </Button>
+          <Button
+            className="text-second"
+            disabled={counts.hold + counts.query === 0}
+            onClick={props.onCureAll}
+          >
+            Cure all
+          </Button>
+        </>
+      )}
     </div>
   );
 }

@@ -12,7 +12,7 @@ interface Props {
   rows: Row[];
   selected?: number;
   onSelect: (slip: Slip) => void;
-  onCure: (slip: Slip) => void;
+  onCure?: (slip: Slip) => void;
 }
 
 /** The entries as slips, with headings that stay in sight; only what is in sight is drawn. */

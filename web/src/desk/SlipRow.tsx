@@ -8,7 +8,7 @@ interface Props {
   slip: Slip;
   selected: boolean;
   onSelect: (slip: Slip) => void;
-  onCure: (slip: Slip) => void;
+  onCure?: (slip: Slip) => void;
 }
 
 /** One entry on two lines: what it comes to and why; then the radio's facts. */
@@ -31,7 +31,11 @@ export const SlipRow = memo(function SlipRow({ slip, selected, onSelect, onCure 
             {verdictWord(slip.verdict)}
           </span>
           <span className="max-w-44 shrink-0 truncate font-semibold">{slip.fields.name ?? '(no name)'}</span>
-          <span className="text-second min-w-0 truncate">{slip.reason}</span>
+          <span className="text-second min-w-0 truncate">
+            {slip.reason || (
+              <span className="text-soft">{slip.verdict === 'listen' && slip.fields.note}</span>
+            )}
+          </span>
           {slip.more > 0 && (
             <span className="text-second text-soft shrink-0" title={`and ${slip.more} more`}>
               +{slip.more}
@@ -40,7 +44,7 @@ export const SlipRow = memo(function SlipRow({ slip, selected, onSelect, onCure 
         </span>
         <Facts slip={slip} />
       </button>
-      {slip.cure && (
+      {slip.cure && onCure && (
         <span className="hidden shrink-0 items-center pr-3 sm:flex">
           <Button
             kind="quiet"

@@ -10,7 +10,7 @@ interface Props {
 /** How many entries came to each verdict; pressing one shows only those. */
 export function VerdictFilter({ counts, chosen, onChoose }: Props) {
   return (
-    <div role="group" aria-label="Show only" className="flex gap-1">
+    <div role="group" aria-label="Show only" className="flex flex-wrap gap-1">
       {VERDICTS.map((verdict) => {
         const on = chosen.includes(verdict);
         return (

@@ -1,5 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import { day } from '../ui/dates';
 import { api, data, Problem, type Change, type Conflict, type Desk, type Slip } from '../api/client';
 
 /** Something done that can be undone. */
@@ -40,14 +41,24 @@ export const edit = (slip: Slip, after: Record<string, string>): Change => ({
   after,
 });
 
+/** Why a list cannot be changed as it is seen; undefined when it can. */
+function why(desk: Desk): string | undefined {
+  if (desk.parent)
+    return `This list follows “${desk.parent.name}”. Change it there: this one changes with it.`;
+  return desk.on === desk.today
+    ? undefined
+    : `You see the list as of ${day(desk.on)}. Go back to today to change it.`;
+}
+
 /** A list under audit, its changes, and the way back. */
-export function useDesk(list: number) {
+export function useDesk(list: number, on?: string) {
   const queries = useQueryClient();
-  const key = ['desk', list];
+  const key = ['desk', list, on ?? 'today'];
   const desk = useQuery({
     queryKey: key,
-    queryFn: () => data(api.GET('/api/lists/{list}', { params: { path: { list } } })),
+    queryFn: () => data(api.GET('/api/lists/{list}', { params: { path: { list }, query: { on } } })),
   });
+  const fixed = desk.data && why(desk.data);
   const [past, setPast] = useState<Step[]>([]);
   const [future, setFuture] = useState<Step[]>([]);
   const [clash, setClash] = useState<Clash>();
@@ -84,6 +95,10 @@ export function useDesk(list: number) {
 
   /** Makes a change, and keeps the way back. */
   async function act(label: string, changes: Change[]): Promise<boolean> {
+    if (fixed) {
+      setProblem(fixed);
+      return false;
+    }
     const back = await send({ label, changes });
     if (!back) return false;
     setPast((steps) => [...steps, back]);
@@ -131,6 +146,7 @@ export function useDesk(list: number) {
 
   return {
     desk,
+    fixed,
     act,
     undo,
     redo,

@@ -13,6 +13,7 @@ interface Actions {
   add: () => void;
   remove: () => void;
   help: () => void;
+  cureAll: () => void;
   zoom: (factor: number) => void;
   pan: (share: number) => void;
   band: () => void;
@@ -44,6 +45,7 @@ export function useDeskKeys(act: Actions) {
   useHotkeys('g', act.group);
   useHotkeys('n', act.add);
   useHotkeys('delete', act.remove);
+  useHotkeys('a', act.cureAll);
   useHotkeys('?', act.help, { useKey: true });
   useHotkeys('+, =', () => act.zoom(ZOOM), { useKey: true });
   useHotkeys('-', () => act.zoom(1 / ZOOM), { useKey: true });

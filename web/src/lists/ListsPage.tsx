@@ -1,20 +1,19 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { AccountMenu } from '../accounts/AccountMenu';
-import { useSession } from '../accounts/session';
+import { useGroup } from '../accounts/group';
 import { api, data, type Schemas } from '../api/client';
+import { Time } from '../home/Time';
+import { moment } from '../ui/dates';
+import { GroupSelect } from '../ui/GroupSelect';
 import { Notice } from '../ui/Notice';
+import { PageHeader } from '../ui/PageHeader';
+import { some } from '../ui/people';
 import { VERDICTS, VerdictMark, verdictText, verdictWord } from '../ui/VerdictMark';
-import { Wordmark } from '../ui/Wordmark';
 import { ImportDrop } from './ImportDrop';
 
-/** The group's lists, worst first, and the way to bring in another. */
+/** The group's lists, worst first, what time brings, and the way to bring in another list. */
 export function ListsPage() {
-  const session = useSession();
-  const groups = session.data?.groups ?? [];
-  const [chosen, setChosen] = useState<number>();
-  const group = groups.find((each) => each.id === chosen) ?? groups[0];
+  const { group } = useGroup();
   const go = useNavigate();
   const queries = useQueryClient();
   const lists = useQuery({
@@ -26,33 +25,18 @@ export function ListsPage() {
       ),
   });
   return (
-    <div className="mx-auto flex min-h-full max-w-6xl flex-col px-5 pb-8">
+    <div className="flex min-h-full flex-col">
       <title>Lists · Wache</title>
-      <header className="flex h-12 items-center justify-between">
-        <Wordmark />
-        <AccountMenu />
-      </header>
-      <main className="flex flex-col gap-6 pt-4">
+      <PageHeader />
+      <main className="mx-auto flex w-full max-w-6xl flex-col gap-6 px-5 pt-4 pb-8">
         <div className="flex flex-wrap items-baseline justify-between gap-2">
           <h1 className="text-title font-semibold">{group?.name ?? 'No group yet'}</h1>
-          {groups.length > 1 && (
-            <select
-              aria-label="Group"
-              className="border-edge bg-sheet rounded border px-2 py-1"
-              value={group?.id}
-              onChange={(event) => setChosen(Number(event.target.value))}
-            >
-              {groups.map((each) => (
-                <option key={each.id} value={each.id}>
-                  {each.name}
-                </option>
-              ))}
-            </select>
-          )}
+          <GroupSelect />
         </div>
         {lists.error && <Notice message={lists.error.message} />}
         {lists.data && lists.data.length > 0 && <Lists lists={lists.data} />}
         {lists.data?.length === 0 && <Empty />}
+        {group && <Time key={group.id} group={group.id} />}
         {group && (
           <ImportDrop
             group={group.id}
@@ -85,15 +69,6 @@ function Empty() {
   );
 }
 
-const moment = new Intl.DateTimeFormat('en-GB', {
-  day: 'numeric',
-  month: 'short',
-  year: 'numeric',
-  hour: '2-digit',
-  minute: '2-digit',
-  timeZoneName: 'short',
-});
-
 function Lists({ lists }: { lists: Schemas['ListSummary'][] }) {
   return (
     <ul className="border-line bg-sheet divide-line divide-y rounded border">
@@ -106,11 +81,13 @@ function Lists({ lists }: { lists: Schemas['ListSummary'][] }) {
             <span className="min-w-0 grow basis-80">
               <span className="block font-semibold">{list.name}</span>
               <span className="text-second text-soft">
-                {list.entries} entries, carried by {list.carriers.join(', ')}. Changed{' '}
-                {moment.format(new Date(list.changedAt))} by {list.changedBy}
+                {list.entries} entries, carried by {some(list.carriers, 1)}.{' '}
+                {list.parent
+                  ? `Follows ${lists.find((each) => each.id === list.parent)?.name ?? 'another list'}.`
+                  : `Changed ${moment(list.changedAt)} by ${list.changedBy}`}
               </span>
             </span>
-            <span className="flex gap-4">
+            <span className="flex max-w-full flex-wrap gap-x-4">
               {VERDICTS.map((verdict) => (
                 <span
                   key={verdict}

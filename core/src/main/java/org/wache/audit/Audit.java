@@ -85,6 +85,11 @@ public final class Audit {
     return entries[position].judgements().get(auditor.profileOf(holder));
   }
 
+  /** Every route by which a holder could use an entry, the one that counts first. */
+  public List<RouteOutcome> routes(int position, int holder) {
+    return auditor.routes(new Entry(entries[position].channel(), position, list, index, auditor.context()), holder);
+  }
+
   /** All findings of an entry: its own, then those of each set of licences. */
   public List<Finding> findings(int position) {
     return findings(entries[position]);

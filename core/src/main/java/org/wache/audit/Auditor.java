@@ -161,6 +161,24 @@ public final class Auditor {
     return tried == null ? alone(best, base) : chosen(entry, tried, base);
   }
 
+  /** Every route by which a holder could use an entry, the one that counts first; none where nobody could. */
+  List<RouteOutcome> routes(Entry entry, int holder) {
+    if (entry.channel().transmit().isEmpty() || entry.channel().occupied().isEmpty()) {
+      return List.of();
+    }
+    Profile profile = profiles.get(profileOfHolder.get(holder));
+    List<Tried> all = new ArrayList<>();
+    for (Service service : entry.services()) {
+      if (!service.traits().needsLicence()) {
+        all.add(tried(new Route(entry, service, Held.NONE_NEEDED)));
+      }
+      profile.held().stream().filter(each -> each.service() == service)
+          .forEach(each -> all.add(tried(new Route(entry, service, each.held()))));
+    }
+    sort(entry, all);
+    return all.stream().map(each -> new RouteOutcome(each.route, each.findings)).toList();
+  }
+
   private static List<Tried> added(List<Tried> tried, Tried first, Tried next) {
     List<Tried> all = tried == null ? new ArrayList<>(List.of(first)) : tried;
     all.add(next);
@@ -184,10 +202,7 @@ public final class Auditor {
 
   /** The best route makes it legal; without one, the route with the fewest holds is told first. */
   private static Judgement chosen(Entry entry, List<Tried> tried, Verdict base) {
-    String hint = entry.channel().serviceHint();
-    tried.sort(Comparator.<Tried>comparingInt(each -> each.holds)
-        .thenComparing(each -> !each.route.service().id().equals(hint) && each.holds > 0)
-        .thenComparingInt(each -> each.findings.size()));
+    sort(entry, tried);
     Tried first = tried.get(0);
     if (first.holds == 0) {
       return alone(first, base);
@@ -197,6 +212,13 @@ public final class Auditor {
       other.findings.stream().filter(Finding::holds).forEach(all::add);
     }
     return new Judgement(Verdict.HOLD, Optional.empty(), all);
+  }
+
+  private static void sort(Entry entry, List<Tried> tried) {
+    String hint = entry.channel().serviceHint();
+    tried.sort(Comparator.<Tried>comparingInt(each -> each.holds)
+        .thenComparing(each -> !each.route.service().id().equals(hint) && each.holds > 0)
+        .thenComparingInt(each -> each.findings.size()));
   }
 
   private Tried tried(Route route) {

@@ -26,27 +26,7 @@ public final class Words {
 
   /** A set of contents: {@code CW and data}. */
   public static String contents(int bits) {
-    List<String> words = new ArrayList<>();
-    add(words, bits, Content.CW, "CW");
-    add(words, bits, Content.DATA, "data");
-    if ((bits & Content.PHONE.bit()) != 0) {
-      words.add("voice");
-    } else if ((bits & Content.PHONE_LOW_INDEX.bit()) != 0) {
-      words.add("voice (FM only with a modulation index up to 1)");
-    } else {
-      add(words, bits, Content.SSB, "single sideband");
-      add(words, bits, Content.AM, "AM");
-      add(words, bits, Content.FM, "analogue FM voice");
-      add(words, bits, Content.DIGITAL_VOICE, "digital voice");
-    }
-    add(words, bits, Content.IMAGE, "images");
-    return list(words);
-  }
-
-  private static void add(List<String> words, int bits, Content content, String word) {
-    if ((bits & content.bit()) != 0) {
-      words.add(word);
-    }
+    return list(Content.words(bits));
   }
 
   /** Words with commas and an "and". */

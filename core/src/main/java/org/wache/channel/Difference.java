@@ -15,11 +15,17 @@ public final class Difference {
     List<String> all = new ArrayList<>();
     text(all, before, after, Field.NUMBER, "number");
     text(all, before, after, Field.NAME, "called");
-    frequency(all, before.receive(), after.receive(), before.text(Field.RX_MHZ), after.text(Field.RX_MHZ), "hears");
-    talks(all, before, after);
+    if (direct(before) && direct(after) && !before.transmit().equals(after.transmit())) {
+      all.add("moves to " + after.transmit().get() + " from " + before.transmit().get());
+    } else {
+      frequency(all, before.receive(), after.receive(), before.text(Field.RX_MHZ), after.text(Field.RX_MHZ), "hears");
+      talks(all, before, after);
+    }
     mode(all, before, after);
     text(all, before, after, Field.POWER_W, "power", " W");
-    tone(all, before, after, Field.TX_TONE, "sends");
+    if (!after.text(Field.TX_MHZ).isBlank() || before.text(Field.TX_MHZ).isBlank()) {
+      tone(all, before, after, Field.TX_TONE, "sends"); // what no longer talks sends no tone either
+    }
     tone(all, before, after, Field.RX_TONE, "opens on");
     text(all, before, after, Field.USE, "use");
     text(all, before, after, Field.SERVICE, "meant as");
@@ -27,6 +33,10 @@ public final class Difference {
     text(all, before, after, Field.TIMEOUT_S, "time-out", " s");
     text(all, before, after, Field.NOTE, "note");
     return all;
+  }
+
+  private static boolean direct(Channel channel) {
+    return channel.transmit().isPresent() && channel.transmit().equals(channel.receive());
   }
 
   private static void talks(List<String> all, Channel before, Channel after) {

@@ -2,6 +2,7 @@ package org.wache.reference;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import org.wache.audit.Words;
 import org.wache.rulebook.Allocation;
@@ -72,9 +73,11 @@ public record FrequencyFacts(Frequency frequency, Optional<Whose> whose, List<Se
     return new Whose(row.whose(), row.say(), edition.cite(edition.allocationSource()));
   }
 
-  private static Pair pair(String of, Partner partner, String source) {
+  private static Pair pair(String title, Partner partner, String source) {
+    String of = title.equals(title.toUpperCase(Locale.ROOT)) ? title : title.toLowerCase(Locale.ROOT);
+    String article = of.startsWith("a") ? "an " : "a ";
     String words = partner.input() ? of + " repeaters that talk here listen on " + partner.frequency()
-        : "the input of a " + of + " repeater on " + partner.frequency();
+        : "the input of " + article + of + " repeater on " + partner.frequency();
     return new Pair(partner.frequency(), partner.input(), words, source);
   }
 

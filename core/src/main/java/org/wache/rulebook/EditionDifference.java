@@ -73,13 +73,7 @@ public record EditionDifference(List<Line> gone, List<Line> come) {
       if (bits == -1) {
         return "any signal";
       }
-      List<String> words = new ArrayList<>();
-      for (Content content : Content.values()) {
-        if ((bits & content.bit()) != 0) {
-          words.add(content.name().toLowerCase(java.util.Locale.ROOT).replace('_', ' '));
-        }
-      }
-      return String.join(", ", words);
+      return String.join(", ", Content.words(bits));
     }
   }
 }

@@ -1,5 +1,7 @@
 package org.wache.signal;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Locale;
 
 /**
@@ -33,6 +35,31 @@ public enum Content {
   /** The bit of this content in a set of contents. */
   public int bit() {
     return 1 << ordinal();
+  }
+
+  /** A set of contents in words, one for each kind that is not part of another. */
+  public static List<String> words(int bits) {
+    List<String> words = new ArrayList<>();
+    add(words, bits, CW, "CW");
+    add(words, bits, DATA, "data");
+    if ((bits & PHONE.bit()) != 0) {
+      words.add("voice");
+    } else if ((bits & PHONE_LOW_INDEX.bit()) != 0) {
+      words.add("voice (FM only with a modulation index up to 1)");
+    } else {
+      add(words, bits, SSB, "single sideband");
+      add(words, bits, AM, "AM");
+      add(words, bits, FM, "analogue FM voice");
+      add(words, bits, DIGITAL_VOICE, "digital voice");
+    }
+    add(words, bits, IMAGE, "images");
+    return words;
+  }
+
+  private static void add(List<String> words, int bits, Content content, String word) {
+    if ((bits & content.bit()) != 0) {
+      words.add(word);
+    }
   }
 
   /** Reads a word list of a rulebook file such as {@code "cw data phone-low-index"} into a set of bits. */

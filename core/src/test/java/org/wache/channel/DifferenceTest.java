@@ -20,6 +20,8 @@ class DifferenceTest {
       "rx_mhz=146.94 tx_mhz=147.54 | rx_mhz=146.94 tx_mhz=146.34 | talks on 146.340 MHz instead of 147.540 MHz",
       "rx_mhz=146.94 tx_mhz=146.34 | rx_mhz=146.94 | listens only, no longer talks on 146.340 MHz",
       "rx_mhz=146.94 | rx_mhz=146.94 tx_mhz=146.34 | talks on 146.340 MHz, listened only",
+      "rx_mhz=147.995 tx_mhz=147.995 | rx_mhz=147.990 tx_mhz=147.990 | moves to 147.990 MHz from 147.995 MHz",
+      "rx_mhz=29.64 tx_mhz=29.54 tx_tone=100.0 | rx_mhz=29.64 | listens only, no longer talks on 29.540 MHz",
       "rx_mhz=146.94 | rx_mhz=146.97 | hears 146.970 MHz instead of 146.940 MHz",
       "rx_mhz=146.94 | rx_mhz=x | hears “x” instead of 146.940 MHz",
       "rx_mhz=146.94 tx_tone=100.0 | rx_mhz=146.94 | sends no tone instead of 100.0",

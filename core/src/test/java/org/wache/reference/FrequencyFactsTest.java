@@ -29,14 +29,14 @@ class FrequencyFactsTest {
     FrequencyFacts facts = at("468.950"); // 90.20, 90.35: mobiles 5 MHz above the base
     assertThat(facts.services()).extracting(FrequencyFacts.ServiceTerms::id).containsExactly("land-mobile");
     assertThat(facts.partners()).extracting(FrequencyFacts.Pair::words)
-        .containsExactly("the input of a Land mobile repeater on 463.950 MHz");
+        .containsExactly("the input of a land mobile repeater on 463.950 MHz");
     assertThat(facts.services().get(0).terms().get(0).width()).isEqualTo("11.25 kHz"); // 90.209(b)(5)
   }
 
   @ParameterizedTest(name = "{0}: {1}")
   @CsvSource({"146.940,Amateur repeaters that talk here listen on 146.340 MHz", "147.135,Amateur repeaters that talk here listen on 147.735 MHz",
       "467.575,the input of a GMRS repeater on 462.575 MHz", "462.575,GMRS repeaters that talk here listen on 467.575 MHz",
-      "146.340,the input of a Amateur repeater on 146.940 MHz", "29.640,Amateur repeaters that talk here listen on 29.540 MHz"})
+      "146.340,the input of an amateur repeater on 146.940 MHz", "29.640,Amateur repeaters that talk here listen on 29.540 MHz"})
   void pairsAreToldFromBothEnds(String megahertz, String words) {
     assertThat(at(megahertz).partners()).extracting(FrequencyFacts.Pair::words)
         .anyMatch(each -> each.equalsIgnoreCase(words));

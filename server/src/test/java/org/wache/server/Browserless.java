@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.net.CookieManager;
 import java.net.HttpCookie;
 import java.net.URI;
+import java.net.URLEncoder;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpRequest.BodyPublishers;
@@ -97,7 +98,7 @@ final class Browserless {
 
   /** Takes in a list and returns its key. */
   long take(String name, String csv) {
-    return json(file("/api/groups/" + group() + "/lists?name=" + name, csv.getBytes(StandardCharsets.UTF_8)))
+    return json(file("/api/groups/" + group() + "/lists?name=" + URLEncoder.encode(name, StandardCharsets.UTF_8), csv.getBytes(StandardCharsets.UTF_8)))
         .path("id").asLong();
   }
 }

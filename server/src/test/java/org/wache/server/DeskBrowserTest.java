@@ -30,7 +30,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 
 /** The coordinator's first ten minutes, in a real browser. */
 @ExtendWith(RunningServer.class)
-class DeskBrowserTest {
+class DeskBrowserTest extends InBrowser {
 
   private static final String CSV = """
       number,name,rx_mhz,tx_mhz,mode,power_w,tx_tone
@@ -40,58 +40,8 @@ class DeskBrowserTest {
       4,Weather,162.550,,NFM,,
       5,Guard,121.500,121.500,AM,5,
       """;
-  private static final Path AXE = Path.of("..", "web", "node_modules", "axe-core", "axe.min.js");
-
-  private static Playwright playwright;
-  private static Browser browser;
-
-  private final String address;
-  private BrowserContext context;
-  private Page page;
-  private final List<String> faults = new ArrayList<>();
-
   DeskBrowserTest(RunningServer server) {
-    this.address = server.address();
-  }
-
-  @BeforeAll
-  static void openBrowser() {
-    playwright = Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-    browser = playwright.chromium().launch(new BrowserType.LaunchOptions().setExecutablePath(Path.of("/usr/bin/chromium"))
-        .setArgs(List.of("--no-sandbox", "--disable-gpu", "--disable-background-networking", "--disable-component-update",
-            "--disable-sync")));
-  }
-
-  @AfterAll
-  static void closeBrowser() {
-    playwright.close();
-  }
-
-  @BeforeEach
-  void openPage() {
-    open(1280, 800, ColorScheme.LIGHT);
-  }
-
-  private void open(int width, int height, ColorScheme scheme) {
-    context = browser.newContext(new Browser.NewContextOptions().setViewportSize(width, height).setColorScheme(scheme));
-    page = context.newPage();
-    page.onPageError(faults::add);
-    page.onConsoleMessage(message -> {
-      if (message.type().equals("error") && !message.text().contains("status of 4")) {
-        faults.add(message.text());
-      }
-    });
-    page.navigate(address);
-    page.getByLabel("Name").fill("coordinator");
-    page.getByLabel("Password").fill("tern-valley");
-    page.keyboard().press("Enter");
-    assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Tern Valley flood watch"))).isVisible();
-  }
-
-  @AfterEach
-  void closePage() {
-    context.close();
-    assertThat(faults).isEmpty();
+    super(server);
   }
 
   private void take(String csv) {
@@ -102,7 +52,7 @@ class DeskBrowserTest {
   private void carriedBy(String licenceClass) {
     page.getByText("Carried by").click();
     page.getByLabel("Amateur class").selectOption(licenceClass);
-    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Add")).click();
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Add").setExact(true)).click();
     page.keyboard().press("Escape");
     assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("Carried by"))))
         .containsText(licenceClass);
@@ -228,7 +178,7 @@ class DeskBrowserTest {
     carriedBy("Technician");
     other.getByText("Carried by").click();
     other.getByLabel("Amateur class").selectOption("extra");
-    other.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Add")).click();
+    other.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Add").setExact(true)).click();
     other.keyboard().press("Escape");
     assertThat(other.getByRole(AriaRole.ALERT)).containsText("Somebody else changed who carries the list");
     assertThat(other.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("Carried by"))))
@@ -305,16 +255,9 @@ class DeskBrowserTest {
       context.close();
       open(1280, 800, scheme);
       assertAccessible();
-      page.getByText("Volunteers, working list").click();
+      page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("^Volunteers, working list"))).click();
       assertThat(page.getByTestId("verdict")).isVisible();
       assertAccessible();
     }
-  }
-
-  private void assertAccessible() throws IOException {
-    page.evaluate(Files.readString(AXE));
-    Object violations = page.evaluate("() => axe.run().then(result => result.violations.map(v => v.id + ': ' + "
-        + "v.nodes.slice(0, 3).map(n => n.html + ' ' + n.failureSummary).join(' | ')))");
-    assertThat((List<?>) violations).isEmpty();
   }
 }

@@ -6,6 +6,7 @@ import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -22,12 +23,38 @@ class EveryEndpointTest {
   private static final Set<String> OPEN = Set.of("GET /api/session", "POST /api/session", "DELETE /api/session",
       "POST /api/first-account");
   /** What every signed-in account may ask: it holds nothing of a group. */
-  private static final Set<String> COMMON = Set.of("GET /api/ruler");
+  private static final Set<String> COMMON = Set.of("GET /api/ruler", "GET /api/register/{callSign}",
+      "GET /api/rulebook/chart", "GET /api/rulebook/at", "GET /api/rulebook/edges", "GET /api/rulebook/edges.csv",
+      "GET /api/rulebook/tones", "GET /api/rulebook/channel-names", "GET /api/rulebook/editions",
+      "GET /api/rulebook/places", "GET /api/rulebook/place");
+  private static final String CHOICE = "{\"carriers\":[],\"parties\":[],\"teams\":[]}";
+  private static final String SETTINGS = "{\"place\":null,\"antennaGainDbd\":null,\"feedLossDb\":null,"
+      + "\"directTones\":null,\"maxTimeoutS\":null,\"twoMetreRasterKhz\":null,\"unitsInUse\":null}";
+  private static final String PARTY =
+      "{\"kind\":\"person\",\"name\":\"Own one\",\"note\":\"\",\"teams\":[],\"licences\":[]}";
+  /** Bodies that are well formed, by the end of the path: what stops them has to be that the group is another's. */
+  private static final Map<String, String> GOOD = Map.ofEntries(
+      Map.entry("/carriers", "{\"before\":" + CHOICE + ",\"after\":" + CHOICE + "}"),
+      Map.entry("/changes", "{\"version\":1,\"changes\":[]}"), Map.entry("/name", "{\"name\":\"mine now\"}"),
+      Map.entry("/entries/{entry}/trial", "{\"fields\":{}}"),
+      Map.entry("/settings", "{\"before\":" + SETTINGS + ",\"after\":" + SETTINGS + "}"),
+      Map.entry("/variants", "{\"name\":\"mine now\",\"carriers\":" + CHOICE + "}"),
+      Map.entry("/parties", PARTY), Map.entry("/parties/{party}", "{\"version\":1,\"party\":" + PARTY + "}"),
+      Map.entry("/overlay", "{\"before\":0,\"rows\":[],\"note\":\"\"}"),
+      Map.entry("/overlay/trial", "{\"rows\":[]}"), Map.entry("/edition-seen", "{}"));
   private static final String[] NONSENSE = {"", "{", "[]", "null", "{}", "\"x\"", "{\"changes\":null}",
       "{\"version\":1,\"changes\":[{\"kind\":\"edit\"}]}", "{\"version\":1,\"changes\":[{\"kind\":\"?\",\"before\":{},\"after\":{}}]}",
       "{\"fields\":{\"nosuch\":\"1\"}}", "{\"fields\":null}", "{\"carriers\":[{\"name\":null}]}",
       "{\"before\":[],\"carriers\":[{\"name\":\"x\",\"licences\":[{\"service\":\"amateur\",\"licenceClass\":\"king\",\"lines\":[]}]}]}",
-      "{\"name\":\"\"}", "{\"login\":\"\",\"password\":1}", "{\"fields\":{\"rxMhz\":\"\\u0000\"}}"};
+      "{\"name\":\"\"}", "{\"before\":{},\"after\":{}}", "{\"rows\":[{}]}",
+      "{\"rows\":[{\"mhz\":\"x\",\"uses\":[\"tea\"],\"offsetsMhz\":[\"far\"],\"rasters\":[]}]}",
+      "{\"kind\":\"ghost\",\"name\":\"x\",\"note\":\"\",\"teams\":[],\"licences\":[]}",
+      "{\"kind\":\"person\",\"name\":\"\\u0000\",\"note\":\"\",\"teams\":[],\"licences\":[]}",
+      "{\"kind\":\"person\",\"name\":\"x\",\"note\":\"\",\"teams\":[\"\\u0000\"],\"licences\":[{\"service\":\"tea\",\"lines\":[]}]}",
+      "{\"kind\":\"firm\",\"name\":\"y\",\"note\":\"\",\"teams\":[],\"licences\":[{\"service\":\"land-mobile\",\"lines\":[{\"mhz\":\"1\",\"emission\":\"?\"}]}]}",
+      "{\"before\":" + CHOICE + ",\"after\":{\"carriers\":[],\"parties\":[-1],\"teams\":[\"\\u0000\"]}}",
+      "{\"before\":" + SETTINGS + ",\"after\":" + SETTINGS.replace("\"place\":null", "\"place\":{\"latitude\":99,\"longitude\":0}") + "}",
+      "{\"login\":\"\",\"password\":1}", "{\"fields\":{\"rxMhz\":\"\\u0000\"}}"};
 
   private final RunningServer server;
 
@@ -54,8 +81,17 @@ class EveryEndpointTest {
 
   private static HttpResponse<String> call(Browserless who, Endpoint endpoint, long group, long list, long entry,
       String body) {
+    return call(who, endpoint, group, list, entry, 1, body);
+  }
+
+  private static HttpResponse<String> call(Browserless who, Endpoint endpoint, long group, long list, long entry,
+      long party, String body) {
+    String query = endpoint.path().endsWith("/matrix/{entry}") ? "?column=0"
+        : endpoint.toString().equals("DELETE /api/parties/{party}") ? "?version=1"
+        : endpoint.path().endsWith("/at") ? "?mhz=146.52" : endpoint.path().endsWith("/place") && endpoint.path().contains("rulebook") ? "?latitude=45&longitude=-93" : endpoint.path().contains("/edges") ? "?class=general&send=cw" : "";
     String path = endpoint.path().replace("{group}", Long.toString(group)).replace("{list}", Long.toString(list))
-        .replace("{entry}", Long.toString(entry));
+        .replace("{entry}", Long.toString(entry)).replace("{party}", Long.toString(party)).replace("{version}", "1")
+        .replace("{callSign}", "KE9QRB") + query;
     boolean file = endpoint.path().equals("/api/groups/{group}/lists") && endpoint.method().equals("POST");
     boolean bare = endpoint.method().equals("GET") || endpoint.method().equals("DELETE");
     return who.send(endpoint.method(), file ? path + "?name=x" : path,
@@ -89,13 +125,14 @@ class EveryEndpointTest {
     if (OPEN.contains(endpoint.toString()) || COMMON.contains(endpoint.toString())) {
       return;
     }
-    String body = endpoint.path().endsWith("/carriers") ? "{\"before\":[],\"carriers\":[]}"
-        : endpoint.path().endsWith("/changes") ? "{\"version\":1,\"changes\":[]}"
-        : endpoint.path().endsWith("/name") ? "{\"name\":\"mine now\"}"
-        : endpoint.path().endsWith("/trial") ? "{\"fields\":{}}" : "number,rx_mhz\n1,162.550\n";
-    HttpResponse<String> answer = call(neighbour, endpoint, owner.group(), list, entry, body);
+    JsonNode party = Browserless.json(owner.get("/api/groups/" + owner.group() + "/roster")).path("parties").path(0);
+    String body = GOOD.entrySet().stream().filter(each -> endpoint.path().endsWith(each.getKey())).findFirst()
+        .map(Map.Entry::getValue).orElse("number,rx_mhz\n1,162.550\n");
+    HttpResponse<String> answer = call(neighbour, endpoint, owner.group(), list, entry, party.path("id").asLong(), body);
     assertThat(answer.statusCode()).as(answer.body()).isEqualTo(404);
     assertThat(Browserless.json(owner.get("/api/lists/" + list)).path("name").asString()).isEqualTo("own");
+    assertThat(Browserless.json(owner.get("/api/groups/" + owner.group() + "/roster")).path("parties").path(0))
+        .isEqualTo(party);
   }
 
   @ParameterizedTest
@@ -107,8 +144,10 @@ class EveryEndpointTest {
     if (endpoint.toString().equals("DELETE /api/session")) {
       return;
     }
+    long party = Browserless.json(who.post("/api/groups/" + who.group() + "/parties",
+        PARTY.replace("Own one", "For nonsense " + System.nanoTime()))).path("id").asLong();
     for (String body : NONSENSE) {
-      HttpResponse<String> answer = call(who, endpoint, who.group(), list, entry, body);
+      HttpResponse<String> answer = call(who, endpoint, who.group(), list, entry, party, body);
       assertThat(answer.statusCode()).as(body + " → " + answer.body()).isLessThan(500);
       assertThat(answer.body()).doesNotContain("Exception", "at org.");
     }

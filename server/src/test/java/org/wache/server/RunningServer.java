@@ -1,5 +1,7 @@
 package org.wache.server;
 
+import java.util.ArrayList;
+import java.util.List;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.junit.jupiter.api.extension.ParameterContext;
 import org.junit.jupiter.api.extension.ParameterResolver;
@@ -25,10 +27,11 @@ public final class RunningServer implements ParameterResolver {
   }
 
   /** Starts one more server, with or without the demo's data. */
-  static ConfigurableApplicationContext start(String database, boolean demo) {
-    return new SpringApplicationBuilder(WacheServer.class).run("--server.port=0",
-        "--spring.datasource.url=" + database, "--spring.datasource.username=wache", "--wache.demo=" + demo,
-        "--server.servlet.session.cookie.secure=false");
+  static ConfigurableApplicationContext start(String database, boolean demo, String... more) {
+    List<String> arguments = new ArrayList<>(List.of("--server.port=0", "--spring.datasource.url=" + database,
+        "--spring.datasource.username=wache", "--wache.demo=" + demo, "--server.servlet.session.cookie.secure=false"));
+    arguments.addAll(List.of(more));
+    return new SpringApplicationBuilder(WacheServer.class).run(arguments.toArray(String[]::new));
   }
 
   static String addressOf(ConfigurableApplicationContext context) {

@@ -7,6 +7,7 @@ import org.wache.audit.Route;
 import org.wache.audit.RouteRule;
 import org.wache.audit.RulePage;
 import org.wache.audit.Slug;
+import org.wache.audit.Sum;
 import org.wache.audit.Words;
 import org.wache.rulebook.AuthorisedService;
 import org.wache.rulebook.BandService;
@@ -43,9 +44,16 @@ public final class EmissionNotAllowed implements RouteRule {
     return List.of(Finding.hold(Slug.EMISSION_NOT_ALLOWED, route)
         .message("%s is not allowed on %s (%s): it is for %s.", Words.emission(route.on()), route.transmit(),
             route.place(), Words.contents(allowed))
+        .working(() -> working(route, allowed))
         .source(source(route))
         .cures(() -> Cures.orListen(route.emission().is(Content.PHONE) ? Cures.otherVoice(route)
             : Cures.otherModes(route.on()))));
+  }
+
+  private static Sum working(Route route, int allowed) {
+    Sum sum = Sum.of(route.transmit(), "talks on");
+    return route.bands().map(bands -> bands.grantsAt(route.transmit())).filter(grants -> !grants.isEmpty())
+        .map(grants -> sum.inside(grants.get(0).span(), "for " + Words.contents(allowed))).orElse(Sum.NONE);
   }
 
   private static int allowed(Route route) {

@@ -8,6 +8,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
+import org.wache.audit.Audit;
+import org.wache.audit.AuditContext;
 import org.wache.audit.Auditor;
 import org.wache.audit.register.Register;
 import org.wache.channel.ChannelList;
@@ -43,7 +45,8 @@ class Audits {
     }
   }
 
-  private record Key(long list, int version, LocalDate day) {}
+  /** What an audit depends on: a later version of any of it makes another key. */
+  private record Key(long list, int version, int parentVersion, int roster, int overlay, LocalDate day) {}
 
   Audits(ListStore store, Clock clock) {
     this.store = store;
@@ -54,46 +57,104 @@ class Audits {
     return LocalDate.now(clock);
   }
 
-  Audited of(ListStore.Head head) {
-    Key key = key(head);
+  Audited of(Source source) {
+    return of(source, today());
+  }
+
+  /** As it is held against the rules of a day. */
+  Audited of(Source source, LocalDate day) {
+    Key key = key(source, day);
     Audited known = kept.get(key);
     if (known == null) {
-      known = audited(head, store.entries(head.id()));
+      known = audited(source, day);
       kept.put(key, known);
     }
     return known;
   }
 
   /** Keeps the audit of a list's new version when it was worked out from the version before. */
-  void keep(ListStore.Head head, Audited audited) {
-    kept.put(key(head), audited);
+  void keep(Source source, Audited audited) {
+    kept.put(key(source, today()), audited);
   }
 
-  private Key key(ListStore.Head head) {
-    return new Key(head.id(), head.version(), today());
+  private static Key key(Source source, LocalDate day) {
+    ListStore.Head head = source.head();
+    return new Key(head.id(), head.version(), source.parent().map(ListStore.Head::version).orElse(0),
+        head.rosterVersion(), head.overlayVersion(), day);
   }
 
-  private Audited audited(ListStore.Head head, List<ListStore.Stored> stored) {
-    ChannelList list = new ChannelList(head.name(), head.extraColumns(),
-        stored.stream().map(ListStore.Stored::channel).toList());
-    Auditor auditor = new Auditor(Register.ALL, Context.of(head.context()).at(today()));
-    return new Audited(auditor.audit(list), stored);
+  private Audited audited(Source source, LocalDate day) {
+    return audited(source, context(source, day), store.entries(source.entriesOf()));
   }
 
-  /** What many lists come to in short; those not known yet are read with one question. */
-  List<Views.ListSummary> summaries(List<ListStore.Head> heads) {
-    List<ListStore.Head> unknown = heads.stream().filter(head -> !summaries.containsKey(key(head))).toList();
-    if (!unknown.isEmpty()) {
-      Map<Long, List<ListStore.Stored>> entries = store.entries(unknown.stream().map(ListStore.Head::id).toList());
-      unknown.forEach(head -> summaries.put(key(head), summary(head, audited(head, entries.get(head.id())))));
+  /** What a list is held against on a day, with its carriers read from the roster. */
+  AuditContext context(Source source, LocalDate day) {
+    return context(source, day, store.carriers(List.of(source.head().id())).get(source.head().id()));
+  }
+
+  /** As {@link #context} today, under other rows of the group's plan. */
+  AuditContext contextWith(Source source, String overlay) {
+    return context(source, today(), store.carriers(List.of(source.head().id())).get(source.head().id()), overlay);
+  }
+
+  private static AuditContext context(Source source, LocalDate day, List<RosterHolder> carriers) {
+    return context(source, day, carriers, source.head().overlay());
+  }
+
+  /** As {@link #context} today, under the rules of another day. */
+  AuditContext contextUnderRulesOf(Source source, LocalDate rules) {
+    return placed(source).at(rules, today(), store.carriers(List.of(source.head().id())).get(source.head().id()),
+        source.head().overlay());
+  }
+
+  private static AuditContext context(Source source, LocalDate day, List<RosterHolder> carriers, String overlay) {
+    return placed(source).at(day, carriers, overlay);
+  }
+
+  /** A variant is used where its parent is, under its house rules. */
+  private static Context placed(Source source) {
+    Context own = Context.of(source.head().context());
+    return source.parent().map(parent -> Context.of(parent.context()).with(own.carriers())).orElse(own);
+  }
+
+  private static Audited audited(Source source, AuditContext context, List<ListStore.Stored> stored) {
+    ListStore.Head head = source.head();
+    Auditor auditor = new Auditor(Register.ALL, context);
+    ChannelList list = list(head, stored);
+    if (source.parent().isEmpty()) {
+      return new Audited(auditor.audit(list), stored);
     }
-    return heads.stream().map(head -> Optional.ofNullable(summaries.get(key(head)))
-        .orElseGet(() -> summary(head, of(head)))).toList();
+    List<ListStore.Stored> silenced = Silenced.of(auditor.audit(list), stored);
+    return new Audited(auditor.audit(list(head, silenced)), silenced);
+  }
+
+  private static ChannelList list(ListStore.Head head, List<ListStore.Stored> stored) {
+    return new ChannelList(head.name(), head.extraColumns(), stored.stream().map(ListStore.Stored::channel).toList());
+  }
+
+  /** The list as it would be under another context, its entries as they are. */
+  Audit under(Source source, AuditContext context) {
+    return new Auditor(Register.ALL, context).audit(of(source).audit().list());
+  }
+
+  /** What many lists come to in short; those not known yet are read with one question each for entries and carriers. */
+  List<Views.ListSummary> summaries(List<Source> sources) {
+    LocalDate day = today();
+    List<Source> unknown = sources.stream().filter(each -> !summaries.containsKey(key(each, day))).toList();
+    if (!unknown.isEmpty()) {
+      Map<Long, List<ListStore.Stored>> entries = store.entries(unknown.stream().map(Source::entriesOf).distinct().toList());
+      Map<Long, List<RosterHolder>> carriers = store.carriers(unknown.stream().map(each -> each.head().id()).toList());
+      unknown.forEach(each -> summaries.put(key(each, day), summary(each.head(), audited(each,
+          context(each, day, carriers.get(each.head().id())), entries.get(each.entriesOf())))));
+    }
+    return sources.stream().map(each -> Optional.ofNullable(summaries.get(key(each, day)))
+        .orElseGet(() -> summary(each.head(), of(each)))).toList();
   }
 
   private static Views.ListSummary summary(ListStore.Head head, Audited audited) {
     return new Views.ListSummary(head.id(), head.name(), head.version(), audited.stored().size(),
         DeskWriter.counts(audited.audit()), head.changedAt(), head.changedBy(),
-        audited.audit().auditor().context().holders().stream().map(holder -> holder.name()).toList());
+        audited.audit().auditor().context().holders().stream().map(holder -> holder.name()).toList(),
+        head.parent().orElse(null));
   }
 }

@@ -9,6 +9,7 @@ import org.wache.exchange.ContextFile;
 import org.wache.exchange.FileProblem;
 import org.wache.licence.Holder;
 import org.wache.rulebook.RulebookReader;
+import org.wache.server.papers.PapersJson;
 import org.wache.server.problems.Refused;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -43,85 +44,87 @@ final class Context {
     return JSON.writeValueAsString(node);
   }
 
-  /** The carriers; who is not named is nobody in particular. */
-  AuditContext at(LocalDate day) {
-    ContextFile file = ContextFile.read(json().getBytes(StandardCharsets.UTF_8));
-    List<Holder> holders = file.holders().isEmpty() ? List.of(NOBODY) : file.holders();
-    return file.under(RulebookReader.shipped(file.rulebook().orElse("us")).on(day), day, holders);
+  /** The carriers that are named with the list itself, and these of the roster; without any, nobody in particular. */
+  AuditContext at(LocalDate day, List<RosterHolder> roster, String overlay) {
+    return at(day, day, roster, overlay);
   }
 
-  /**
-   * The same context with other carriers.
-   *
-   * @throws Refused when a licence cannot be understood
-   */
+  /** As it is on a day, under the rules of another. */
+  AuditContext at(LocalDate rules, LocalDate day, List<RosterHolder> roster, String overlay) {
+    ObjectNode whole = node.deepCopy();
+    ArrayNode holders = whole.withArray("holders");
+    roster.forEach(each -> holders.addObject().put("name", each.name()).set("licences", JSON.readTree(each.licences())));
+    whole.set("overlay", JSON.readTree(overlay));
+    ContextFile file = ContextFile.read(JSON.writeValueAsString(whole).getBytes(StandardCharsets.UTF_8));
+    return file.under(RulebookReader.shipped(file.rulebook().orElse("us")).on(rules), day,
+        file.holders().isEmpty() ? List.of(NOBODY) : file.holders());
+  }
+
+  /** The same context for other carriers. */
   Context with(List<Views.Carrier> carriers) {
     ObjectNode copy = node.deepCopy();
     ArrayNode holders = copy.putArray("holders");
     for (Views.Carrier carrier : carriers) {
-      ObjectNode holder = holders.addObject().put("name", carrier.name());
-      ArrayNode licences = holder.putArray("licences");
-      carrier.licences().forEach(licence -> licence(licences.addObject(), licence));
+      holders.addObject().put("name", carrier.name()).set("licences", PapersJson.write(carrier.licences()));
     }
+    return new Context(copy);
+  }
+
+  /**
+   * The same context with other settings.
+   *
+   * @throws Refused when they cannot be understood
+   */
+  Context with(Views.Settings settings) {
+    ObjectNode copy = node.deepCopy();
+    ObjectNode site = copy.putObject("site");
+    settings.place().ifPresent(place -> PapersJson.write(site, place));
+    settings.antennaGainDbd().ifPresent(gain -> site.put("antennaGainDbd", gain));
+    settings.feedLossDb().ifPresent(loss -> site.put("feedLossDb", loss));
+    ObjectNode house = copy.withObject("/houseRules");
+    put(house, "directTones", settings.directTones());
+    put(house, "maxTimeoutS", settings.maxTimeoutS());
+    put(house, "twoMetreRasterKhz", settings.twoMetreRasterKhz());
+    put(copy, "unitsInUse", settings.unitsInUse());
     Context changed = new Context(copy);
     try {
-      new org.wache.audit.Auditor(org.wache.audit.register.Register.ALL, changed.at(LocalDate.EPOCH));
-    } catch (FileProblem | IllegalArgumentException e) {
+      changed.at(LocalDate.EPOCH, List.of(), "[]");
+    } catch (FileProblem e) {
       throw new Refused(e.getMessage() + ".");
     }
     return changed;
   }
 
-  private static void licence(ObjectNode to, Views.CarriedLicence licence) {
-    to.put("service", licence.service());
-    licence.licenceClass().ifPresent(text -> to.put("class", text));
-    licence.callSign().ifPresent(text -> to.put("callSign", text));
-    licence.expires().ifPresent(day -> to.put("expires", day.toString()));
-    if (!licence.lines().isEmpty()) {
-      ArrayNode lines = to.putArray("lines");
-      licence.lines().forEach(line -> line(lines.addObject(), line));
+  private static void put(ObjectNode to, String key, Optional<?> value) {
+    if (value.isEmpty()) {
+      to.remove(key);
+    } else if (value.get() instanceof Integer number) {
+      to.put(key, number);
+    } else {
+      to.put(key, value.get().toString());
     }
   }
 
-  private static void line(ObjectNode to, Views.LicenceLine line) {
-    to.put("mhz", line.mhz()).put("emission", line.emission());
-    line.outputW().ifPresent(watts -> to.put("outputW", watts));
-    line.erpW().ifPresent(watts -> to.put("erpW", watts));
-    line.units().ifPresent(units -> to.put("units", units));
-    line.area().ifPresent(area -> to.putObject("area").put("latitude", area.latitude())
-        .put("longitude", area.longitude()).put("radiusKm", area.radiusKm()));
+  /** Where it is used, its antenna, its house rules. */
+  Views.Settings settings() {
+    JsonNode site = node.path("site");
+    JsonNode house = node.path("houseRules");
+    boolean placed = site.hasNonNull("latitude") || site.hasNonNull("region");
+    return new Views.Settings(placed ? Optional.of(PapersJson.area(site)) : Optional.empty(),
+        PapersJson.number(site, "antennaGainDbd"), PapersJson.number(site, "feedLossDb"),
+        PapersJson.text(house, "directTones"), whole(house, "maxTimeoutS"), whole(house, "twoMetreRasterKhz"),
+        whole(node, "unitsInUse"));
   }
 
+  private static Optional<Integer> whole(JsonNode node, String key) {
+    return PapersJson.number(node, key).map(Double::intValue);
+  }
+
+  /** The carriers named with the list itself. */
   List<Views.Carrier> carriers() {
-    return stream(node.path("holders"))
+    return java.util.stream.StreamSupport.stream(node.path("holders").spliterator(), false)
         .map(holder -> new Views.Carrier(holder.path("name").asString(""),
-            stream(holder.path("licences")).map(Context::licence).toList()))
+            PapersJson.licences(holder.path("licences"))))
         .toList();
-  }
-
-  private static Views.CarriedLicence licence(JsonNode node) {
-    return new Views.CarriedLicence(node.path("service").asString(""), text(node, "class"), text(node, "callSign"),
-        text(node, "expires").map(LocalDate::parse), stream(node.path("lines")).map(Context::line).toList());
-  }
-
-  private static Views.LicenceLine line(JsonNode node) {
-    Optional<Views.LicenceArea> area = node.hasNonNull("area")
-        ? Optional.of(new Views.LicenceArea(node.path("area").path("latitude").asDouble(),
-            node.path("area").path("longitude").asDouble(), node.path("area").path("radiusKm").asDouble()))
-        : Optional.empty();
-    return new Views.LicenceLine(node.path("mhz").asString(""), node.path("emission").asString(""),
-        number(node, "outputW"), number(node, "erpW"), number(node, "units").map(Double::intValue), area);
-  }
-
-  private static Optional<String> text(JsonNode node, String key) {
-    return node.hasNonNull(key) ? Optional.of(node.get(key).asString()) : Optional.empty();
-  }
-
-  private static Optional<Double> number(JsonNode node, String key) {
-    return node.hasNonNull(key) ? Optional.of(node.get(key).asDouble()) : Optional.empty();
-  }
-
-  private static java.util.stream.Stream<JsonNode> stream(JsonNode array) {
-    return java.util.stream.StreamSupport.stream(array.spliterator(), false);
   }
 }

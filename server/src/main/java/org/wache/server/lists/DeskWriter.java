@@ -1,14 +1,17 @@
 package org.wache.server.lists;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.wache.audit.Audit;
 import org.wache.audit.Auditor;
+import org.wache.audit.Authority;
 import org.wache.audit.EntryAudit;
 import org.wache.audit.Finding;
 import org.wache.audit.ProvedRemedy;
@@ -23,6 +26,7 @@ import org.wache.audit.Words;
 import org.wache.audit.register.Register;
 import org.wache.channel.Channel;
 import org.wache.channel.Field;
+import org.wache.licence.Holder;
 
 /** Turns audits into what the Desk shows. */
 final class DeskWriter {
@@ -70,7 +74,7 @@ final class DeskWriter {
         .orElse(null);
   }
 
-  private static Finding worst(EntryAudit entry) {
+  static Finding worst(EntryAudit entry) {
     List<Finding> all = new ArrayList<>(entry.own());
     entry.judgements().forEach(judgement -> all.addAll(judgement.findings()));
     return all.stream().filter(Finding::holds).findFirst().orElse(all.isEmpty() ? null : all.get(0));
@@ -103,18 +107,32 @@ final class DeskWriter {
     Remedies remedies = new Remedies(audit, position);
     List<Views.FindingView> findings = Told.of(auditor, entry).stream()
         .map(told -> finding(told, remedies)).toList();
-    List<Views.HolderVerdict> holders = IntStream.range(0, auditor.context().holders().size())
-        .mapToObj(h -> holder(audit, position, h)).toList();
+    List<Views.HolderVerdict> holders = holders(audit, position);
     return new Views.Dossier(slip(audit, position, stored), holders, findings);
   }
 
-  private static Views.HolderVerdict holder(Audit audit, int position, int holder) {
-    var authority = audit.authority(position, holder);
-    return new Views.HolderVerdict(audit.auditor().context().holders().get(holder).name(),
-        audit.judgement(position, holder).verdict().text(),
-        authority.map(by -> by.licenceClass().map(name -> Words.capital(name) + ": ").orElse("") + by.segment()
-            + by.callSign().map(call -> " (" + call + ")").orElse("")),
-        authority.map(by -> by.source()));
+  /** Holders with one verdict by one authority are told together, the worst first. */
+  private static List<Views.HolderVerdict> holders(Audit audit, int position) {
+    Map<List<Object>, List<String>> together = new LinkedHashMap<>();
+    List<Holder> all = audit.auditor().context().holders();
+    for (int h = 0; h < all.size(); h++) {
+      Verdict verdict = audit.judgement(position, h).verdict();
+      together.computeIfAbsent(List.of(verdict, audit.authority(position, h)), any -> new ArrayList<>())
+          .add(all.get(h).name());
+    }
+    return together.entrySet().stream()
+        .sorted(Comparator.comparing((Map.Entry<List<Object>, List<String>> each) -> (Verdict) each.getKey().get(0))
+            .reversed())
+        .map(each -> new Views.HolderVerdict(each.getValue(), ((Verdict) each.getKey().get(0)).text(),
+            ((Optional<?>) each.getKey().get(1)).map(by -> authority((Authority) by)),
+            ((Optional<?>) each.getKey().get(1)).map(by -> ((Authority) by).source())))
+        .toList();
+  }
+
+  /** What makes an entry legal, in words: {@code General: 2 m (KE9QRB)}. */
+  static String authority(Authority by) {
+    return by.licenceClass().map(name -> Words.capital(name) + ": ").orElse("") + by.segment()
+        + by.callSign().map(call -> " (" + call + ")").orElse("");
   }
 
   private static Views.FindingView finding(Told told, Remedies remedies) {
@@ -122,8 +140,12 @@ final class DeskWriter {
     RulePage page = PAGES.get(finding.slug());
     return new Views.FindingView(finding.slug().text(), page.title(), page.meaning(),
         finding.holds() ? "hold" : "query", told.holders(), finding.message(),
-        finding.working().lines().stream().map(DeskWriter::line).toList(), finding.source(),
+        sum(finding), finding.source(),
         remedies.of(finding).stream().map(DeskWriter::cure).toList());
+  }
+
+  static List<Views.SumLine> sum(Finding finding) {
+    return finding.working().lines().stream().map(DeskWriter::line).toList();
   }
 
   private static Views.SumLine line(Sum.Line line) {

@@ -11,9 +11,11 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.security.Principal;
+import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -32,12 +34,14 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.wache.audit.Audit;
+import org.wache.audit.AuditContext;
 import org.wache.channel.Channel;
 import org.wache.channel.ChannelList;
 import org.wache.exchange.Assumptions;
 import org.wache.exchange.CsvLists;
 import org.wache.exchange.JsonLists;
 import org.wache.exchange.ListFiles;
+import org.wache.licence.Holder;
 import org.wache.server.accounts.WhoAsks;
 import org.wache.server.problems.Missing;
 import org.wache.server.problems.Refused;
@@ -66,7 +70,13 @@ class ListController {
   record Name(@NotBlank @Size(max = 200) String name) {}
 
   /** New carriers, and those that the change was begun on. */
-  record Carriers(@NotNull @Valid List<Views.Carrier> before, @NotNull @Valid List<Views.Carrier> carriers) {}
+  record Carriers(@NotNull @Valid Views.CarrierChoice before, @NotNull @Valid Views.CarrierChoice after) {}
+
+  /** New settings, and those that the change was begun on. */
+  record SettingsChange(@NotNull @Valid Views.Settings before, @NotNull @Valid Views.Settings after) {}
+
+  /** A list that follows another, for these carriers. */
+  record NewVariant(@NotBlank @Size(max = 200) String name, @NotNull @Valid Views.CarrierChoice carriers) {}
 
   @GetMapping("/api/groups/{group}/lists")
   List<Views.ListSummary> lists(Principal principal, @PathVariable long group) {
@@ -74,7 +84,7 @@ class ListController {
     if (!store.isMember(account, group)) {
       throw new Missing("The group");
     }
-    return audits.summaries(store.heads(account, group));
+    return audits.summaries(service.sources(account, group));
   }
 
   /** Takes a list file, CSV or JSON, as the body of the request. */
@@ -92,20 +102,35 @@ class ListController {
     return new Made(id, list.name(), list.channels().size());
   }
 
+  /** The list under audit, today or as of another day. */
   @GetMapping("/api/lists/{list}")
-  Views.Desk desk(Principal principal, @PathVariable long list) {
-    ListService.Seen seen = service.seen(who.account(principal).id(), list);
+  Views.Desk desk(Principal principal, @PathVariable long list, @RequestParam Optional<LocalDate> on) {
+    ListService.Seen seen = service.seen(who.account(principal).id(), list, on.orElse(audits.today()));
     ListStore.Head head = seen.head();
     Audit audit = seen.audited().audit();
-    return new Views.Desk(head.id(), head.clubId(), head.name(), head.version(), audit.auditor().context().on(),
-        audit.auditor().context().edition().rulebook(), audit.auditor().context().edition().dates().id(),
-        Context.of(head.context()).carriers(), DeskWriter.counts(audit), Assumptions.of(audit), head.extraColumns(),
-        seen.audited().slips());
+    AuditContext context = audit.auditor().context();
+    Optional<ListStore.Head> parent = seen.source().parent();
+    return new Views.Desk(head.id(), head.clubId(), head.name(), version(seen.source()), context.on(), audits.today(),
+        context.edition().rulebook(), context.edition().dates().id(), service.choice(head),
+        context.holders().stream().map(ListController::carrier).toList(),
+        Context.of(parent.map(ListStore.Head::context).orElse(head.context())).settings(),
+        parent.map(each -> new Views.Parent(each.id(), each.name())).orElse(null), DeskWriter.counts(audit),
+        Assumptions.of(audit), head.extraColumns(), seen.audited().slips());
+  }
+
+  /** A variant changes when it or its parent does. */
+  private static int version(Source source) {
+    return source.head().version() + source.parent().map(ListStore.Head::version).orElse(0);
+  }
+
+  private static Views.Carrier carrier(Holder holder) {
+    return new Views.Carrier(holder.name(), holder.licences().stream().map(HolderViews::licence).toList());
   }
 
   @GetMapping("/api/lists/{list}/entries/{entry}")
-  Views.Dossier dossier(Principal principal, @PathVariable long list, @PathVariable long entry) {
-    Audited audited = service.seen(who.account(principal).id(), list).audited();
+  Views.Dossier dossier(Principal principal, @PathVariable long list, @PathVariable long entry,
+      @RequestParam Optional<LocalDate> on) {
+    Audited audited = service.seen(who.account(principal).id(), list, on.orElse(audits.today())).audited();
     int position = position(audited, entry);
     return DeskWriter.dossier(audited.audit(), position, audited.stored().get(position));
   }
@@ -162,7 +187,8 @@ class ListController {
   private void foresee(ListService.Seen old, Views.Changes changes, long account) {
     ListStore.Head now = store.head(account, old.head().id()).orElseThrow(() -> new Missing("The list"));
     boolean edits = changes.changes().stream().allMatch(change -> change.kind().equals("edit"));
-    if (!edits || now.version() != old.head().version() + 1) {
+    boolean same = now.rosterVersion() == old.head().rosterVersion() && now.overlayVersion() == old.head().overlayVersion();
+    if (!edits || !same || now.version() != old.head().version() + 1) {
       return;
     }
     Map<Long, Channel> channels = new HashMap<>();
@@ -175,7 +201,7 @@ class ListController {
       Channel before = channels.getOrDefault(entry, old.audited().stored().get(position).channel());
       channels.put(entry, before.with(ListService.fields(change.after())));
     }
-    audits.keep(now, old.audited().edited(channels, now.version()));
+    audits.keep(new Source(now, Optional.empty()), old.audited().edited(channels, now.version()));
   }
 
   @ExceptionHandler
@@ -186,7 +212,29 @@ class ListController {
   @PutMapping("/api/lists/{list}/carriers")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void setCarriers(Principal principal, @PathVariable long list, @Valid @RequestBody Carriers carriers) {
-    service.setCarriers(who.account(principal).id(), list, carriers.before(), carriers.carriers());
+    service.setCarriers(who.account(principal).id(), list, carriers.before(), carriers.after());
+  }
+
+  @PutMapping("/api/lists/{list}/settings")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void setSettings(Principal principal, @PathVariable long list, @Valid @RequestBody SettingsChange change) {
+    service.setSettings(who.account(principal).id(), list, change.before(), change.after());
+  }
+
+  /** Makes a variant: forbidden entries only listen, and it follows every change of this list. */
+  @PostMapping("/api/lists/{list}/variants")
+  @ResponseStatus(HttpStatus.CREATED)
+  Made addVariant(Principal principal, @PathVariable long list, @Valid @RequestBody NewVariant variant) {
+    long account = who.account(principal).id();
+    long id = service.addVariant(account, list, variant.name(), variant.carriers());
+    return new Made(id, variant.name(), service.seen(account, id).audited().stored().size());
+  }
+
+  /** Somebody has looked at what the edition in force changes in the list. */
+  @PutMapping("/api/lists/{list}/edition-seen")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void seenEdition(Principal principal, @PathVariable long list) {
+    service.seenEdition(who.account(principal).id(), list);
   }
 
   @PutMapping("/api/lists/{list}/name")

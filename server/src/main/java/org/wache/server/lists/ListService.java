@@ -1,5 +1,6 @@
 package org.wache.server.lists;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashMap;
@@ -7,12 +8,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Isolation;
 import org.springframework.transaction.annotation.Transactional;
 import org.wache.channel.Channel;
 import org.wache.channel.ChannelList;
 import org.wache.channel.Field;
+import org.wache.rulebook.RulebookReader;
 import org.wache.server.problems.Missing;
 import org.wache.server.problems.Refused;
 import tools.jackson.databind.json.JsonMapper;
@@ -43,7 +46,9 @@ class ListService {
           + ". Split it.");
     }
     list.channels().forEach(ListService::checked);
-    return store.add(club, account, context.json(), list);
+    long id = store.add(club, account, context.json(), list);
+    store.setEditionSeen(id, RulebookReader.shipped("us").on(audits.today()).dates().id());
+    return id;
   }
 
   /** PostgreSQL keeps no text with a zero character, and a field of a list is short. */
@@ -64,25 +69,104 @@ class ListService {
   /** A list and its entries at one moment, even while others change it. */
   @Transactional(readOnly = true, isolation = Isolation.REPEATABLE_READ)
   public Seen seen(long account, long list) {
+    return seen(account, list, audits.today());
+  }
+
+  /** As {@link #seen}, held against the rules of a day. */
+  @Transactional(readOnly = true, isolation = Isolation.REPEATABLE_READ)
+  public Seen seen(long account, long list, LocalDate day) {
+    Source source = source(account, list);
+    return new Seen(source, audits.of(source, day));
+  }
+
+  /** A list, and the one it follows. */
+  Source source(long account, long list) {
     ListStore.Head head = store.head(account, list).orElseThrow(() -> new Missing("The list"));
-    return new Seen(head, audits.of(head));
+    return source(account, head);
+  }
+
+  /** All lists of a group. */
+  @Transactional(readOnly = true, isolation = Isolation.REPEATABLE_READ)
+  public List<Source> sources(long account, long club) {
+    List<ListStore.Head> heads = store.heads(account, club);
+    Map<Long, ListStore.Head> byId = new HashMap<>();
+    heads.forEach(head -> byId.put(head.id(), head));
+    return heads.stream().map(head -> new Source(head, head.parent().map(byId::get))).toList();
+  }
+
+  private Source source(long account, ListStore.Head head) {
+    return new Source(head, head.parent().map(parent -> store.head(account, parent).orElseThrow()));
   }
 
   /** A list as it was found. */
-  record Seen(ListStore.Head head, Audited audited) {}
+  record Seen(Source source, Audited audited) {
+    ListStore.Head head() {
+      return source.head();
+    }
+  }
+
+  /** Who carries a list, as it was chosen. */
+  Views.CarrierChoice choice(ListStore.Head head) {
+    ListStore.Chosen chosen = store.chosen(head.id());
+    return new Views.CarrierChoice(Context.of(head.context()).carriers(), chosen.parties(), chosen.teams());
+  }
 
   @Transactional
-  public void setCarriers(long account, long list, List<Views.Carrier> before, List<Views.Carrier> carriers) {
+  public void setCarriers(long account, long list, Views.CarrierChoice before, Views.CarrierChoice after) {
     ListStore.Head head = store.lockedHead(account, list).orElseThrow(() -> new Missing("The list"));
-    Context now = Context.of(head.context());
-    if (!now.carriers().equals(before)) {
-      throw new Refused("Somebody else changed who carries the list; it is now "
-          + String.join(", ", now.carriers().stream().map(Views.Carrier::name).toList()) + ". Look and choose again.");
+    if (!choice(head).equals(before)) {
+      throw new Refused("Somebody else changed who carries the list. Nothing was saved: look who it is now, and choose"
+          + " again.");
     }
-    Context changed = now.with(carriers);
-    store.setContext(list, changed.json());
-    store.advance(list, head.version() + 1, account,
-        json.writeValueAsString(Map.of("carriers", carriers.stream().map(Views.Carrier::name).toList())));
+    after.teams().forEach(team -> checked("the name of a team", team));
+    store.setContext(list, Context.of(head.context()).with(after.carriers()).json());
+    if (store.choose(list, new ListStore.Chosen(after.parties(), after.teams())) < Set.copyOf(after.parties()).size()) {
+      throw new Missing("Somebody whom you chose from the roster");
+    }
+    store.advance(list, head.version() + 1, account, json.writeValueAsString(Map.of("carriers",
+        after.carriers().stream().map(Views.Carrier::name).toList(), "parties", after.parties(), "teams", after.teams())));
+  }
+
+  @Transactional
+  public void setSettings(long account, long list, Views.Settings before, Views.Settings after) {
+    ListStore.Head head = own(store.lockedHead(account, list).orElseThrow(() -> new Missing("The list")), account);
+    Context now = Context.of(head.context());
+    if (!now.settings().equals(before)) {
+      throw new Refused("Somebody else changed the place or the house rules of this list. Nothing was saved: look at"
+          + " what is there now, and change it again.");
+    }
+    store.setContext(list, now.with(after).json());
+    store.advance(list, head.version() + 1, account, json.writeValueAsString(Map.of("settings", after)));
+  }
+
+  /** Makes a list that follows this one, for others. */
+  @Transactional
+  public long addVariant(long account, long list, String name, Views.CarrierChoice choice) {
+    ListStore.Head parent = own(store.head(account, list).orElseThrow(() -> new Missing("The list")), account);
+    checked("the name", name);
+    choice.teams().forEach(team -> checked("the name of a team", team));
+    long id = store.addVariant(parent, account, name, Context.initial().with(choice.carriers()).json());
+    if (store.choose(id, new ListStore.Chosen(choice.parties(), choice.teams())) < Set.copyOf(choice.parties()).size()) {
+      throw new Missing("Somebody whom you chose from the roster");
+    }
+    return id;
+  }
+
+  /** Notes that somebody has looked at what the edition of today changes in a list. */
+  @Transactional
+  public void seenEdition(long account, long list) {
+    ListStore.Head head = store.lockedHead(account, list).orElseThrow(() -> new Missing("The list"));
+    store.setEditionSeen(list, RulebookReader.shipped("us").on(audits.today()).dates().id());
+    store.advance(list, head.version() + 1, account, json.writeValueAsString(Map.of("editionSeen", true)));
+  }
+
+  /** A variant has no entries and no place of its own. */
+  private ListStore.Head own(ListStore.Head head, long account) {
+    if (head.parent().isPresent()) {
+      throw new Refused(head.name() + " follows " + store.head(account, head.parent().get()).orElseThrow().name()
+          + ". Change it there: this one changes with it.");
+    }
+    return head;
   }
 
   @Transactional
@@ -102,7 +186,7 @@ class ListService {
    */
   @Transactional
   public Outcome change(long account, long list, Views.Changes changes) {
-    ListStore.Head head = store.lockedHead(account, list).orElseThrow(() -> new Missing("The list"));
+    ListStore.Head head = own(store.lockedHead(account, list).orElseThrow(() -> new Missing("The list")), account);
     List<Views.ConflictingEntry> conflicts = new ArrayList<>();
     Map<Long, ListStore.Stored> stored = new HashMap<>();
     for (Views.Change change : changes.changes()) {

@@ -33,15 +33,20 @@ class ListStore {
 
   /** A list without its entries. */
   record Head(long id, long clubId, String name, int version, String context, List<String> extraColumns,
-      OffsetDateTime changedAt, String changedBy) {}
+      OffsetDateTime changedAt, String changedBy, int rosterVersion, int overlayVersion, String overlay,
+      Optional<Long> parent, Optional<String> editionSeen) {}
 
   /** An entry as it is stored. */
   record Stored(long id, int version, Channel channel) {}
 
   private static final String HEAD = """
       select channel_list.id, channel_list.club_id, channel_list.name, channel_list.version, channel_list.context,
-             channel_list.extra_columns, channel_list.changed_at, account.name as changed_by
+             channel_list.extra_columns, channel_list.changed_at, account.name as changed_by, channel_list.parent_id,
+             channel_list.edition_seen, club.roster_version, club.overlay_version,
+             coalesce(overlay.rows, '[]') as overlay
       from channel_list
+      join club on club.id = channel_list.club_id
+      left join overlay on overlay.club_id = club.id and overlay.version = club.overlay_version
       join membership on membership.club_id = channel_list.club_id and membership.account_id = :account
       join account on account.id = channel_list.changed_by
       """;
@@ -70,7 +75,9 @@ class ListStore {
   private static Head head(ResultSet row, int number) throws SQLException {
     return new Head(row.getLong("id"), row.getLong("club_id"), row.getString("name"), row.getInt("version"),
         row.getString("context"), texts(row.getArray("extra_columns")),
-        row.getObject("changed_at", OffsetDateTime.class), row.getString("changed_by"));
+        row.getObject("changed_at", OffsetDateTime.class), row.getString("changed_by"), row.getInt("roster_version"),
+        row.getInt("overlay_version"), row.getString("overlay"),
+        Optional.ofNullable(row.getObject("parent_id", Long.class)), Optional.ofNullable(row.getString("edition_seen")));
   }
 
   private static List<String> texts(Array array) throws SQLException {
@@ -94,6 +101,81 @@ class ListStore {
           byList.get(row.getLong("list_id")).add(stored(row, 0));
         });
     return byList;
+  }
+
+  private static final String HOLDER =
+      "party.id as party, party.kind, party.name, party.teams, party.licences";
+
+  /** Everyone of a group's roster. */
+  List<RosterHolder> roster(long club) {
+    return jdbc.sql("select " + HOLDER + " from party where club_id = :club and not removed order by lower(name), id")
+        .param("club", club).query(ListStore::holder).list();
+  }
+
+  /** Those of the roster who carry lists, by list: each once, however many of their teams carry it. */
+  Map<Long, List<RosterHolder>> carriers(List<Long> lists) {
+    Map<Long, List<RosterHolder>> byList = new HashMap<>();
+    lists.forEach(list -> byList.put(list, new ArrayList<>()));
+    jdbc.sql("select distinct on (channel_list.id, lower(party.name), party.id) channel_list.id as list, " + HOLDER + """
+             from channel_list
+             join list_carrier on list_carrier.list_id = channel_list.id
+             join party on party.club_id = channel_list.club_id and not party.removed
+                       and (party.id = list_carrier.party_id or list_carrier.team = any(party.teams))
+             where channel_list.id = any(:lists)
+             order by channel_list.id, lower(party.name), party.id
+            """)
+        .param("lists", lists.toArray(Long[]::new))
+        .query(row -> {
+          byList.get(row.getLong("list")).add(holder(row, 0));
+        });
+    return byList;
+  }
+
+  private static RosterHolder holder(ResultSet row, int number) throws SQLException {
+    return new RosterHolder(row.getLong("party"), row.getString("kind"), row.getString("name"),
+        texts(row.getArray("teams")), row.getString("licences"));
+  }
+
+  /** A choice of carriers from the roster: keys of parties, or names of teams. */
+  record Chosen(List<Long> parties, List<String> teams) {}
+
+  Chosen chosen(long list) {
+    return new Chosen(
+        jdbc.sql("select party_id from list_carrier where list_id = :list and party_id is not null order by party_id")
+            .param("list", list).query(Long.class).list(),
+        jdbc.sql("select team from list_carrier where list_id = :list and team is not null order by team")
+            .param("list", list).query(String.class).list());
+  }
+
+  /** Sets the choice; parties of other groups are left out, and told by the number that came in. */
+  int choose(long list, Chosen chosen) {
+    jdbc.sql("delete from list_carrier where list_id = :list").param("list", list).update();
+    jdbc.sql("insert into list_carrier (list_id, team) select :list, team from unnest(:teams) as given(team)")
+        .param("list", list).param("teams", chosen.teams().stream().distinct().toArray(String[]::new)).update();
+    return jdbc.sql("""
+            insert into list_carrier (list_id, party_id)
+            select channel_list.id, party.id
+            from channel_list join party on party.club_id = channel_list.club_id and not party.removed
+            where channel_list.id = :list and party.id = any(:parties)
+            """)
+        .param("list", list).param("parties", chosen.parties().stream().distinct().toArray(Long[]::new)).update();
+  }
+
+  /** A list that follows another. */
+  long addVariant(Head parent, long account, String name, String context) {
+    return jdbc.sql("""
+            insert into channel_list (club_id, name, context, extra_columns, changed_by, parent_id)
+            values (:club, :name, :context::jsonb, :columns, :account, :parent) returning id
+            """)
+        .param("club", parent.clubId()).param("name", name).param("context", context)
+        .param("columns", parent.extraColumns().toArray(String[]::new)).param("account", account)
+        .param("parent", parent.id()).query(Long.class).single();
+  }
+
+  /** Notes under which edition somebody looked at a list. */
+  void setEditionSeen(long list, String edition) {
+    jdbc.sql("update channel_list set edition_seen = :edition where id = :list")
+        .param("list", list).param("edition", edition).update();
   }
 
   /** One entry, even a removed one. */

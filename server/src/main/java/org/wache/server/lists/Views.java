@@ -8,36 +8,43 @@ import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.wache.server.papers.CarriedLicence;
+import org.wache.server.papers.PlaceArea;
 
 /** What the API says of lists. Frequencies are hertz; field keys are those of the JSON list format. */
-final class Views {
+public final class Views {
 
   private Views() {}
 
   /** A list in a list of lists. */
   record ListSummary(long id, String name, int version, int entries, Counts counts, OffsetDateTime changedAt,
-      String changedBy, List<String> carriers) {}
+      String changedBy, List<String> carriers, @Schema(nullable = true) Long parent) {}
 
   /** How many entries came to each verdict. */
-  record Counts(int hold, int query, int listen, int clear) {}
+  public record Counts(int hold, int query, int listen, int clear) {}
 
   /** A list under audit. */
-  record Desk(long id, long groupId, String name, int version, LocalDate on, String rulebook, String edition,
-      List<Carrier> carriers, Counts counts, List<String> assumptions, List<String> extraColumns, List<Slip> slips) {}
+  record Desk(long id, long groupId, String name, int version, LocalDate on, LocalDate today, String rulebook,
+      String edition, CarrierChoice choice, List<Carrier> holders, Settings settings,
+      @Schema(nullable = true) Parent parent, Counts counts, List<String> assumptions, List<String> extraColumns,
+      List<Slip> slips) {}
 
   /** Someone who carries the list. */
   record Carrier(@NotNull String name, @NotNull @Valid List<@NotNull CarriedLicence> licences) {}
 
-  /** A licence of a carrier. */
-  record CarriedLicence(@NotNull String service, @Schema(nullable = true) Optional<String> licenceClass, @Schema(nullable = true) Optional<String> callSign,
-      @Schema(nullable = true) Optional<LocalDate> expires, @NotNull List<@NotNull LicenceLine> lines) {}
+  /** Who carries a list: named with the list itself, chosen from the roster, or everyone of a team. */
+  record CarrierChoice(@NotNull @Valid List<@NotNull Carrier> carriers, @NotNull List<@NotNull Long> parties,
+      @NotNull List<@NotNull String> teams) {}
 
-  /** A line of a business licence. */
-  record LicenceLine(String mhz, String emission, @Schema(nullable = true) Optional<Double> outputW, @Schema(nullable = true) Optional<Double> erpW,
-      @Schema(nullable = true) Optional<Integer> units, @Schema(nullable = true) Optional<LicenceArea> area) {}
+  /** Where a list is used, its antenna, its house rules, and how many radios carry it. */
+  record Settings(@Schema(nullable = true) @Valid Optional<PlaceArea> place,
+      @Schema(nullable = true) Optional<Double> antennaGainDbd, @Schema(nullable = true) Optional<Double> feedLossDb,
+      @Schema(nullable = true) Optional<String> directTones, @Schema(nullable = true) Optional<Integer> maxTimeoutS,
+      @Schema(nullable = true) Optional<Integer> twoMetreRasterKhz,
+      @Schema(nullable = true) Optional<Integer> unitsInUse) {}
 
-  /** The circle of a licence line. */
-  record LicenceArea(double latitude, double longitude, double radiusKm) {}
+  /** The list that a variant follows. */
+  record Parent(long id, String name) {}
 
   /** One entry with its verdict in short; edgeHz is the edge that its signal crosses. */
   record Slip(long id, int version, Map<String, String> fields, List<String> extras, @Schema(nullable = true) Long rxHz, @Schema(nullable = true) Long txHz, @Schema(nullable = true) Long lowHz,
@@ -49,8 +56,8 @@ final class Views {
   /** All that the audit says of one entry. */
   record Dossier(Slip slip, List<HolderVerdict> holders, List<FindingView> findings) {}
 
-  /** What the entry comes to for one holder. */
-  record HolderVerdict(String name, String verdict, @Schema(nullable = true) Optional<String> authority, @Schema(nullable = true) Optional<String> source) {}
+  /** What the entry comes to for holders who have the same rights on it. */
+  record HolderVerdict(List<String> names, String verdict, @Schema(nullable = true) Optional<String> authority, @Schema(nullable = true) Optional<String> source) {}
 
   /** A finding. */
   record FindingView(String rule, String title, String meaning, String severity, List<String> holders, String message,

@@ -1,7 +1,7 @@
 package org.wache.server.rulebooks;
 
 import io.swagger.v3.oas.annotations.media.Schema;
-import java.time.Clock;
+import java.security.Principal;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -23,7 +23,6 @@ import org.wache.rulebook.Edition;
 import org.wache.rulebook.FixedChannel;
 import org.wache.rulebook.Grant;
 import org.wache.rulebook.PlanRow;
-import org.wache.rulebook.RulebookReader;
 import org.wache.rulebook.Service;
 import org.wache.signal.Content;
 import org.wache.server.problems.Refused;
@@ -37,10 +36,10 @@ class RulerController {
   /** Below this the table of allocations is too coarse to draw. */
   private static final long COARSE_BELOW = 25_000_000;
 
-  private final Clock clock;
+  private final Editions editions;
 
-  RulerController(Clock clock) {
-    this.clock = clock;
+  RulerController(Editions editions) {
+    this.editions = editions;
   }
 
   /** The ruler for a holder; frequencies in hertz. */
@@ -53,14 +52,16 @@ class RulerController {
   record May(long low, long high, String words, @Schema(nullable = true) Optional<String> onlyFrom, String service, String source) {}
 
   /** A row of the band plan. */
-  record Plan(long low, long high, String words, @Schema(nullable = true) Optional<String> calling) {}
+  record Plan(long low, long high, String words, @Schema(nullable = true) Optional<String> calling, boolean local) {}
 
   @GetMapping("/api/ruler")
-  Ruler ruler(@RequestParam(defaultValue = "us") String rulebook, @RequestParam(defaultValue = "nobody") String as) {
+  Ruler ruler(Principal principal, @RequestParam(defaultValue = "us") String rulebook,
+      @RequestParam(defaultValue = "nobody") String as, @RequestParam Optional<Long> group,
+      @RequestParam Optional<LocalDate> on) {
     if (!rulebook.equals("us")) {
       throw new Refused("There is no rulebook “" + rulebook + "”.");
     }
-    Edition edition = RulebookReader.shipped(rulebook).on(LocalDate.now(clock));
+    Edition edition = editions.of(principal, group, on);
     try {
       LicenceWords.holder(as, edition);
     } catch (IllegalArgumentException e) {
@@ -86,7 +87,7 @@ class RulerController {
     List<Plan> plan = new ArrayList<>(edition.allocations().stream()
         .filter(row -> row.span().low() >= COARSE_BELOW)
         .sorted(Comparator.comparingLong((Allocation row) -> -row.span().length()))
-        .map(row -> new Plan(row.span().low(), row.span().high(), row.whose(), Optional.empty())).toList());
+        .map(row -> new Plan(row.span().low(), row.span().high(), row.whose(), Optional.empty(), false)).toList());
     edition.plan().rows().stream().map(RulerController::plan).forEach(plan::add);
     return new Ruler(bands, may, plan);
   }
@@ -177,6 +178,6 @@ class RulerController {
   }
 
   private static Plan plan(PlanRow row) {
-    return new Plan(row.span().low(), row.span().high(), row.words(), row.calling());
+    return new Plan(row.span().low(), row.span().high(), row.words(), row.calling(), row.local());
   }
 }

@@ -1,0 +1,104 @@
+package org.wache.server.demo;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
+import org.wache.server.accounts.AccountStore;
+import org.wache.server.lists.ListIntake;
+import org.wache.server.papers.PapersJson;
+import org.wache.server.plans.OverlayService;
+import org.wache.server.roster.Party;
+import org.wache.server.roster.RosterService;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Fills an empty database with the Tern Valley flood watch. */
+@Component
+class DemoData implements ApplicationRunner {
+
+  /** The password of the demo's accounts; the demo listens on loopback only. */
+  private static final String PASSWORD = "tern-valley";
+  private static final JsonMapper JSON = JsonMapper.builder().build();
+
+  private final boolean demo;
+  private final AccountStore accounts;
+  private final ListIntake lists;
+  private final RosterService roster;
+  private final OverlayService overlays;
+  private final PasswordEncoder encoder;
+  private final TransactionTemplate transaction;
+
+  DemoData(@Value("${wache.demo}") boolean demo, AccountStore accounts, ListIntake lists, RosterService roster,
+      OverlayService overlays, PasswordEncoder encoder, TransactionTemplate transaction) {
+    this.demo = demo;
+    this.accounts = accounts;
+    this.lists = lists;
+    this.roster = roster;
+    this.overlays = overlays;
+    this.encoder = encoder;
+    this.transaction = transaction;
+  }
+
+  @Override
+  public void run(ApplicationArguments arguments) {
+    if (demo && accounts.isEmpty()) {
+      transaction.executeWithoutResult(status -> fill());
+    }
+  }
+
+  private void fill() {
+    long valley = accounts.addClub("Tern Valley flood watch");
+    long neighbours = accounts.addClub("Marsh End radio circle");
+    long coordinator = account("coordinator", "Ada Fenwright");
+    accounts.addMember(coordinator, valley, "coordinator");
+    accounts.addMember(account("reviewer", "Jonas Weirley"), valley, "reviewer");
+    accounts.addMember(account("neighbour", "Petra Lowfield"), neighbours, "coordinator");
+    JSON.readTree(text("roster.json")).path("parties").forEach(party -> roster.add(coordinator, valley, draft(party)));
+    JsonNode overlay = JSON.readTree(text("overlay.json"));
+    overlays.put(coordinator, valley, overlay.path("rows").toString(), overlay.path("note").asString());
+
+    long working = lists.take(coordinator, valley, "Volunteers, working list", bytes("volunteers.csv"),
+        text("volunteers.context.json"), List.of("River watch"), "");
+    lists.follow(coordinator, working, "Volunteers, for Technicians", "amateur:technician");
+    // Last looked at before the edition of 2026, so that the home page has something to tell.
+    lists.take(coordinator, valley, "HF desk", bytes("hf-desk.csv"), text("hf-desk.context.json"), List.of("HF desk"),
+        "2024-01-08");
+    lists.take(coordinator, valley, "Households, personal radio", bytes("households.csv"),
+        text("households.context.json"), List.of("Households"), "");
+    lists.take(coordinator, valley, "Ferry and orchard fleet", bytes("ferry-and-orchard.csv"),
+        text("ferry-and-orchard.context.json"), List.of(), "");
+    lists.take(coordinator, valley, "Factory list of the new hand-helds", bytes("factory-handheld.csv"),
+        text("factory-handheld.context.json"), List.of(), "");
+  }
+
+  private static Party.Draft draft(JsonNode party) {
+    List<String> teams = new ArrayList<>();
+    party.path("teams").forEach(team -> teams.add(team.asString()));
+    return new Party.Draft(party.path("kind").asString(), party.path("name").asString(), party.path("note").asString(),
+        teams, PapersJson.licences(party.path("licences")));
+  }
+
+  private long account(String login, String name) {
+    return accounts.addAccount(login, name, encoder.encode(PASSWORD));
+  }
+
+  private static String text(String file) {
+    return new String(bytes(file), StandardCharsets.UTF_8);
+  }
+
+  private static byte[] bytes(String file) {
+    try (InputStream in = DemoData.class.getResourceAsStream("/demo/" + file)) {
+      return in.readAllBytes();
+    } catch (IOException e) {
+      throw new java.io.UncheckedIOException(e);
+    }
+  }
+}

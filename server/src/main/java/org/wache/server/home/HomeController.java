@@ -1,0 +1,78 @@
+package org.wache.server.home;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.security.Principal;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RestController;
+import org.wache.audit.LicenceTime;
+import org.wache.rulebook.Edition;
+import org.wache.rulebook.Rulebook;
+import org.wache.rulebook.RulebookReader;
+import org.wache.server.accounts.WhoAsks;
+import org.wache.server.lists.ListEffect;
+import org.wache.server.lists.ListEffects;
+import org.wache.server.papers.CarriedLicence;
+import org.wache.server.roster.Party;
+import org.wache.server.roster.RosterService;
+
+/** What time brings: licences that end, and lists that a new edition of the rulebook changes. */
+@RestController
+class HomeController {
+
+  private final RosterService roster;
+  private final ListEffects effects;
+  private final WhoAsks who;
+  private final Clock clock;
+
+  HomeController(RosterService roster, ListEffects effects, WhoAsks who, Clock clock) {
+    this.roster = roster;
+    this.effects = effects;
+    this.who = who;
+    this.clock = clock;
+  }
+
+  /** What wants attention on account of the day. */
+  record Home(LocalDate today, EditionInForce edition, @Schema(nullable = true) EditionInForce next,
+      List<EndingLicence> licences, List<ListEffect> lists) {}
+
+  /** An edition of the rulebook. */
+  record EditionInForce(String id, LocalDate from, String title, String source) {}
+
+  /** A licence that ended, or ends within 90 days; days is negative when it has ended. */
+  record EndingLicence(long party, String name, String service, @Schema(nullable = true) Optional<String> licenceClass,
+      @Schema(nullable = true) Optional<String> callSign, LocalDate expires, long days) {}
+
+  @GetMapping("/api/groups/{group}/home")
+  Home home(Principal principal, @PathVariable long group) {
+    long account = who.account(principal).id();
+    LocalDate today = LocalDate.now(clock);
+    List<EndingLicence> ending = new ArrayList<>();
+    for (Party party : roster.parties(account, group)) {
+      party.licences().forEach(licence -> ending(party, licence, today).ifPresent(ending::add));
+    }
+    ending.sort(Comparator.comparing(EndingLicence::expires));
+    Rulebook rulebook = RulebookReader.shipped("us");
+    Optional<EditionInForce> next = rulebook.editions().stream().filter(each -> each.from().isAfter(today)).findFirst()
+        .map(HomeController::edition);
+    return new Home(today, edition(rulebook.on(today).dates()), next.orElse(null), ending,
+        effects.ofEdition(account, group));
+  }
+
+  private static Optional<EndingLicence> ending(Party party, CarriedLicence licence, LocalDate today) {
+    return licence.expires().map(end -> new EndingLicence(party.id(), party.name(), licence.service(),
+            licence.licenceClass(), licence.callSign(), end, ChronoUnit.DAYS.between(today, end)))
+        .filter(each -> each.days() <= LicenceTime.RENEWAL_DAYS);
+  }
+
+  private static EditionInForce edition(Edition.EditionDates dates) {
+    return new EditionInForce(dates.id(), dates.from(), dates.title(), dates.source());
+  }
+}

@@ -1,0 +1,94 @@
+package org.wache.server.lists;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+import org.wache.audit.Audit;
+import org.wache.audit.EntryAudit;
+import org.wache.audit.Finding;
+import org.wache.rulebook.Edition;
+import org.wache.rulebook.RulebookReader;
+import org.wache.server.problems.Missing;
+
+/** Works out what a change of the rules or of the group's plan does to a group's lists, before it is made. */
+@Component
+public class ListEffects {
+
+  private final ListService service;
+  private final ListStore store;
+  private final Audits audits;
+
+  ListEffects(ListService service, ListStore store, Audits audits) {
+    this.service = service;
+    this.store = store;
+    this.audits = audits;
+  }
+
+  /** The lists that other rows of the group's plan would change. */
+  @Transactional(readOnly = true)
+  public List<ListEffect> ofOverlay(long account, long club, String overlay) {
+    return ofSources(account, club, source -> Optional.of(audits.under(source, audits.contextWith(source, overlay))));
+  }
+
+  /** The lists that the edition in force today changed, and that nobody has looked at since. */
+  @Transactional(readOnly = true)
+  public List<ListEffect> ofEdition(long account, long club) {
+    Edition.EditionDates now = RulebookReader.shipped("us").on(audits.today()).dates();
+    return ofSources(account, club, source -> seenUnder(source).filter(seen -> !seen.equals(now.id()))
+        .flatMap(ListEffects::dates).map(seen -> audits.under(source, audits.contextUnderRulesOf(source, seen.from()))))
+        .stream().map(ListEffects::reversed).toList();
+  }
+
+  private static Optional<String> seenUnder(Source source) {
+    return source.parent().map(ListStore.Head::editionSeen).orElse(source.head().editionSeen());
+  }
+
+  private static Optional<Edition.EditionDates> dates(String id) {
+    return RulebookReader.shipped("us").editions().stream().filter(each -> each.id().equals(id)).findFirst();
+  }
+
+  /** The audit under the older edition was taken as what would be; it is what was. */
+  private static ListEffect reversed(ListEffect effect) {
+    return new ListEffect(effect.list(), effect.name(), effect.after(), effect.before(), effect.changed().stream()
+        .map(each -> new ListEffect.ChangedEntry(each.entry(), each.number(), each.name(), each.after(), each.before(),
+            each.why())).toList());
+  }
+
+  private interface Other {
+    Optional<Audit> of(Source source);
+  }
+
+  private List<ListEffect> ofSources(long account, long club, Other other) {
+    if (!store.isMember(account, club)) {
+      throw new Missing("The group");
+    }
+    List<ListEffect> effects = new ArrayList<>();
+    for (Source source : service.sources(account, club)) {
+      other.of(source).map(after -> effect(source, audits.of(source), after))
+          .filter(effect -> !effect.changed().isEmpty()).ifPresent(effects::add);
+    }
+    return effects;
+  }
+
+  private static ListEffect effect(Source source, Audited before, Audit after) {
+    List<ListEffect.ChangedEntry> changed = new ArrayList<>();
+    for (int i = 0; i < before.stored().size(); i++) {
+      EntryAudit was = before.audit().entry(i);
+      EntryAudit is = after.entry(i);
+      if (was.verdict() != is.verdict()) {
+        String why = first(is).or(() -> first(was)).map(Finding::message).orElse("");
+        changed.add(new ListEffect.ChangedEntry(before.stored().get(i).id(), was.channel().number(),
+            was.channel().name(), was.verdict().text(), is.verdict().text(), why));
+      }
+    }
+    return new ListEffect(source.head().id(), source.head().name(), DeskWriter.counts(before.audit()),
+        DeskWriter.counts(after), changed);
+  }
+
+  private static Optional<Finding> first(EntryAudit entry) {
+    return Optional.ofNullable(DeskWriter.worst(entry));
+  }
+}

@@ -1,0 +1,14 @@
+package org.wache.server.lists;
+
+import java.util.List;
+
+/**
+ * Someone of the roster.
+ *
+ * @param party key
+ * @param kind person, family or firm
+ * @param name as findings name them
+ * @param teams the teams they are in
+ * @param licences what they hold, in the form of a context file
+ */
+record RosterHolder(long party, String kind, String name, List<String> teams, String licences) {}

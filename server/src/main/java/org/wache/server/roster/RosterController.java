@@ -1,0 +1,82 @@
+package org.wache.server.roster;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import java.security.Principal;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import org.wache.rulebook.RulebookReader;
+import org.wache.server.accounts.WhoAsks;
+
+/** The roster: people, families and firms with their licences. */
+@RestController
+class RosterController {
+
+  private final RosterService service;
+  private final WhoAsks who;
+  private final Clock clock;
+
+  RosterController(RosterService service, WhoAsks who, Clock clock) {
+    this.service = service;
+    this.who = who;
+    this.clock = clock;
+  }
+
+  /** The roster with what can be held. */
+  record Roster(List<Party> parties, List<Team> teams, List<Licensable> services, LocalDate today) {}
+
+  /** A team and how many are in it. */
+  record Team(String name, int members) {}
+
+  /** A service that wants a licence; classes from least to most, and the shape of call signs in words. */
+  record Licensable(String id, String title, List<String> classes, boolean byLine, String callSigns) {}
+
+  /** A change that was begun on a version. */
+  record PartyChange(int version, @NotNull @Valid Party.Draft party) {}
+
+  @GetMapping("/api/groups/{group}/roster")
+  Roster roster(Principal principal, @PathVariable long group) {
+    List<Party> parties = service.parties(who.account(principal).id(), group);
+    Map<String, Integer> teams = new TreeMap<>(String.CASE_INSENSITIVE_ORDER);
+    parties.forEach(party -> party.teams().forEach(team -> teams.merge(team, 1, Integer::sum)));
+    LocalDate today = LocalDate.now(clock);
+    List<Licensable> services = RulebookReader.shipped("us").on(today).services().stream()
+        .filter(each -> each.traits().needsLicence())
+        .map(each -> new Licensable(each.id(), each.title(), each.traits().classes(),
+            each.traits().licence() == org.wache.rulebook.LicenceKind.LINES,
+            each.traits().callSigns().map(shape -> shape.words()).orElse("")))
+        .toList();
+    return new Roster(parties, teams.entrySet().stream().map(each -> new Team(each.getKey(), each.getValue())).toList(),
+        services, today);
+  }
+
+  @PostMapping("/api/groups/{group}/parties")
+  @ResponseStatus(HttpStatus.CREATED)
+  Party add(Principal principal, @PathVariable long group, @Valid @RequestBody Party.Draft draft) {
+    return service.add(who.account(principal).id(), group, draft);
+  }
+
+  @PutMapping("/api/parties/{party}")
+  Party change(Principal principal, @PathVariable long party, @Valid @RequestBody PartyChange change) {
+    return service.change(who.account(principal).id(), party, change.version(), change.party());
+  }
+
+  @DeleteMapping("/api/parties/{party}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void remove(Principal principal, @PathVariable long party, @RequestParam int version) {
+    service.remove(who.account(principal).id(), party, version);
+  }
+}

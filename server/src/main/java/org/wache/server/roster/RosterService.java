@@ -1,0 +1,141 @@
+package org.wache.server.roster;
+
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.wache.rulebook.CallSignShape;
+import org.wache.rulebook.Edition;
+import org.wache.rulebook.RulebookReader;
+import org.wache.server.papers.CarriedLicence;
+import org.wache.server.papers.PapersJson;
+import org.wache.server.problems.Missing;
+import org.wache.server.problems.Refused;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The roster of a group: each change is one transaction, recorded, and never made over somebody else's. */
+@Service
+public class RosterService {
+
+  private static final Set<String> KINDS = Set.of("person", "family", "firm");
+  private static final int MOST_PARTIES = 2_000;
+  private static final JsonMapper JSON = JsonMapper.builder().build();
+
+  private final RosterStore store;
+  private final java.time.Clock clock;
+
+  RosterService(RosterStore store, java.time.Clock clock) {
+    this.store = store;
+    this.clock = clock;
+  }
+
+  /** Everyone in a group's roster, by name. */
+  public List<Party> parties(long account, long club) {
+    if (!store.isMember(account, club)) {
+      throw new Missing("The group");
+    }
+    return store.parties(account, club).stream().map(this::party).toList();
+  }
+
+  /** One of the roster. */
+  public Party party(long account, long id) {
+    return store.party(account, id).map(this::party).orElseThrow(() -> new Missing("The entry of the roster"));
+  }
+
+  private Party party(RosterStore.Stored stored) {
+    List<CarriedLicence> licences = PapersJson.licences(JSON.readTree(stored.licences()));
+    return new Party(stored.id(), stored.version(), stored.kind(), stored.name(), stored.note(), stored.teams(),
+        licences, licences.stream().map(this::notes).toList());
+  }
+
+  /** What is odd about a licence: a question, never a stop. */
+  private List<String> notes(CarriedLicence licence) {
+    List<String> notes = new ArrayList<>();
+    Edition edition = RulebookReader.shipped("us").on(java.time.LocalDate.now(clock));
+    Optional<CallSignShape> shape = edition.service(licence.service()).flatMap(service -> service.traits().callSigns());
+    if (shape.isPresent() && licence.callSign().isPresent() && !shape.get().fits(licence.callSign().get())) {
+      notes.add("The call sign " + licence.callSign().get() + " has not the usual shape: " + shape.get().words() + ".");
+    }
+    if (licence.granted().isPresent() && licence.expires().isPresent()
+        && licence.granted().get().isAfter(licence.expires().get())) {
+      notes.add("It ends before it begins.");
+    }
+    if (licence.service().equals("land-mobile") && licence.lines().isEmpty()) {
+      notes.add("It has no lines yet: nothing may be keyed under it.");
+    }
+    return notes;
+  }
+
+  /** Takes somebody into the roster. */
+  @Transactional
+  public Party add(long account, long club, Party.Draft draft) {
+    if (!store.isMember(account, club)) {
+      throw new Missing("The group");
+    }
+    String licences = checked(club, draft, 0);
+    int version = store.advance(club);
+    if (store.size(club) >= MOST_PARTIES) {
+      throw new Refused("A roster holds up to " + MOST_PARTIES + " people, families and firms.");
+    }
+    long id = store.add(club, draft.kind(), draft.name().trim(), draft.note(), teams(draft), licences);
+    store.record(club, version, id, account, null, JSON.writeValueAsString(draft));
+    return party(account, id);
+  }
+
+  /** Changes somebody, if nobody else did since. */
+  @Transactional
+  public Party change(long account, long id, int seen, Party.Draft draft) {
+    RosterStore.Stored now = found(account, id, seen);
+    String licences = checked(now.clubId(), draft, id);
+    int version = store.advance(now.clubId());
+    store.change(id, now.version() + 1, draft.kind(), draft.name().trim(), draft.note(), teams(draft), licences);
+    store.record(now.clubId(), version, id, account, JSON.writeValueAsString(now), JSON.writeValueAsString(draft));
+    return party(account, id);
+  }
+
+  /** Takes somebody out of the roster, unless they carry a list. */
+  @Transactional
+  public void remove(long account, long id, int seen) {
+    RosterStore.Stored now = found(account, id, seen);
+    List<String> carries = store.carries(id);
+    if (!carries.isEmpty()) {
+      throw new Refused(now.name() + " carries " + String.join(", ", carries) + ". Take them off there first.");
+    }
+    int version = store.advance(now.clubId());
+    store.remove(id, now.version() + 1);
+    store.record(now.clubId(), version, id, account, JSON.writeValueAsString(now), null);
+  }
+
+  private RosterStore.Stored found(long account, long id, int seen) {
+    RosterStore.Stored now = store.locked(account, id).orElseThrow(() -> new Missing("The entry of the roster"));
+    if (now.removed()) {
+      throw new Refused("Somebody took " + now.name() + " out of the roster meanwhile. Nothing was saved.");
+    }
+    if (now.version() != seen) {
+      throw new Refused("Somebody else changed " + now.name() + " meanwhile. Nothing was saved: look at what is there"
+          + " now, and change it again.");
+    }
+    return now;
+  }
+
+  private static List<String> teams(Party.Draft draft) {
+    return List.copyOf(new LinkedHashSet<>(draft.teams().stream().map(String::trim).toList()));
+  }
+
+  private String checked(long club, Party.Draft draft, long id) {
+    if (!KINDS.contains(draft.kind())) {
+      throw new Refused("A person, a family or a firm: not “" + draft.kind() + "”.");
+    }
+    if (store.isNameTaken(club, draft.name().trim(), id)) {
+      throw new Refused("There is already a “" + draft.name().trim() + "” in the roster. Give this one another name.");
+    }
+    String all = draft.name() + draft.note() + String.join("", draft.teams());
+    if (all.indexOf('\0') >= 0) {
+      throw new Refused("A name or note holds control characters. Clean it.");
+    }
+    return JSON.writeValueAsString(PapersJson.write(draft.licences()));
+  }
+}

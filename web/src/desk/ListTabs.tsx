@@ -1,0 +1,20 @@
+import { NavLink } from 'react-router';
+import { tab } from '../ui/PageHeader';
+
+/** The pages of one list. */
+export function ListTabs({ list }: { list: number }) {
+  const pages: [string, string][] = [
+    [`/lists/${list}`, 'Desk'],
+    [`/lists/${list}/who`, 'Who may key'],
+    [`/lists/${list}/place`, 'Place and rules'],
+  ];
+  return (
+    <nav aria-label="The list" className="flex shrink-0">
+      {pages.map(([to, label]) => (
+        <NavLink key={to} to={to} end className={({ isActive }) => tab(isActive)}>
+          {label}
+        </NavLink>
+      ))}
+    </nav>
+  );
+}

@@ -1,0 +1,45 @@
+import type { Schemas } from '../api/client';
+
+export interface Cell {
+  row: number;
+  column: number;
+}
+
+type Matrix = Schemas['Matrix'];
+type Column = Schemas['MatrixColumn'];
+
+const WORDS: Record<string, string> = { h: 'hold', q: 'query', l: 'listen', c: 'clear' };
+const WORST = 'hqlc';
+
+/** The verdict of an entry for a column. */
+export const verdictAt = (matrix: Matrix, column: Column, row: number) =>
+  WORDS[matrix.cells[column.cells]?.charAt(row) ?? ''] ?? 'clear';
+
+/** Who decides an entry: the least privileged column on which it comes off worst, and how many come off so. */
+export interface Decided {
+  verdict: string;
+  name: string;
+  many: number;
+}
+
+/** For each entry the columns that decide it; carriers decide where there are any. */
+export function byRow(matrix: Matrix, columns: Column[]): Decided[] {
+  const carrying = columns.filter((column) => column.carries);
+  const deciding = carrying.length > 0 ? carrying : columns;
+  return matrix.entries.map((_, row) => {
+    let worst = WORST.length;
+    let name = '';
+    let many = 0;
+    for (const column of deciding) {
+      const rank = WORST.indexOf(matrix.cells[column.cells]?.charAt(row) ?? 'c');
+      if (rank < worst) {
+        worst = rank;
+        name = column.name;
+        many = 1;
+      } else if (rank === worst) {
+        many++;
+      }
+    }
+    return { verdict: WORDS[WORST.charAt(worst)] ?? 'clear', name, many };
+  });
+}

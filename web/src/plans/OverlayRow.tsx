@@ -1,0 +1,115 @@
+import type { Schemas } from '../api/client';
+import { Button } from '../ui/Button';
+import { Field, INPUT, Labelled } from '../ui/Field';
+
+type Row = Schemas['OverlayRow'];
+
+interface Props {
+  row: Row;
+  uses: Schemas['Use'][];
+  onFocus: () => void;
+  onChange: (row: Row) => void;
+  onRemove: () => void;
+}
+
+/** Several values in one field, with commas. */
+const listed = (text: string) =>
+  text
+    .split(/[,;]\s*|\s+/)
+    .map((each) => each.trim())
+    .filter(Boolean);
+
+/** One row: where, what it is kept for, offsets and raster, and what to say. */
+export function OverlayRow({ row, uses, onFocus, onChange, onRemove }: Props) {
+  const set = (change: Partial<Row>) => onChange({ ...row, ...change });
+  const second = row.uses[1] ?? '';
+  return (
+    <li
+      className="border-line bg-sheet focus-within:border-accent flex flex-wrap items-end gap-2 rounded border px-3 py-2"
+      onFocus={onFocus}
+    >
+      <Field
+        className="w-44"
+        label="Range or frequency"
+        unit="MHz"
+        mono
+        placeholder="442.000-445.000"
+        value={row.mhz}
+        onChange={(mhz) => set({ mhz })}
+      />
+      <Labelled label="Kept for" className="w-44">
+        <select
+          className={INPUT}
+          value={row.uses[0] ?? 'any'}
+          onChange={(event) => set({ uses: [event.target.value, ...row.uses.slice(1)] })}
+        >
+          {uses.map((use) => (
+            <option key={use.id} value={use.id}>
+              {use.words}
+            </option>
+          ))}
+        </select>
+      </Labelled>
+      <Labelled label="and" className="w-40">
+        <select
+          className={INPUT}
+          value={second}
+          onChange={(event) =>
+            set({ uses: [row.uses[0] ?? 'any', ...(event.target.value ? [event.target.value] : [])] })
+          }
+        >
+          <option value="">nothing else</option>
+          {uses.map((use) => (
+            <option key={use.id} value={use.id}>
+              {use.words}
+            </option>
+          ))}
+        </select>
+      </Labelled>
+      <Field
+        className="w-28"
+        label="Offsets"
+        unit="MHz"
+        mono
+        placeholder="-0.6"
+        value={row.offsetsMhz.join(', ')}
+        onChange={(text) => set({ offsetsMhz: listed(text) })}
+      />
+      <Field
+        className="w-36"
+        label="Raster, first + kHz"
+        mono
+        placeholder="442.000+25"
+        value={row.rasters.join(', ')}
+        onChange={(text) => set({ rasters: listed(text) })}
+      />
+      <Labelled label="Calling" className="w-24">
+        <select
+          className={INPUT}
+          value={row.calling ?? ''}
+          onChange={(event) => set({ calling: event.target.value || null })}
+        >
+          <option value="">no</option>
+          <option value="FM">FM</option>
+          <option value="SSB">SSB</option>
+          <option value="CW">CW</option>
+        </select>
+      </Labelled>
+      <Field
+        className="w-56 grow"
+        label="Note"
+        value={row.note ?? ''}
+        onChange={(text) => set({ note: text || null })}
+      />
+      <Field
+        className="w-64 grow"
+        label="Warning, asked of everyone who talks there"
+        value={row.warning ?? ''}
+        onChange={(text) => set({ warning: text || null })}
+      />
+      <Button kind="quiet" className="text-second" onClick={onRemove}>
+        Take away<span className="sr-only"> the row {row.mhz}</span>
+      </Button>
+    </li>
+  );
+}

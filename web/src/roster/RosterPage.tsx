@@ -1,0 +1,101 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useSearchParams } from 'react-router';
+import { useGroup } from '../accounts/group';
+import { api, data, type Schemas } from '../api/client';
+import { Button } from '../ui/Button';
+import { INPUT } from '../ui/Field';
+import { GroupSelect } from '../ui/GroupSelect';
+import { Notice } from '../ui/Notice';
+import { PageHeader } from '../ui/PageHeader';
+import { PartyEditor } from './PartyEditor';
+import { PartyList } from './PartyList';
+import { EMPTY } from './drafts';
+
+/** People, families and firms, what they hold, and what the licence register says of it. */
+export function RosterPage() {
+  const { group } = useGroup();
+  const queries = useQueryClient();
+  const [params, setParams] = useSearchParams();
+  const [find, setFind] = useState('');
+  const roster = useQuery({
+    queryKey: ['roster', group?.id],
+    enabled: group !== undefined,
+    queryFn: () => data(api.GET('/api/groups/{group}/roster', { params: { path: { group: group!.id } } })),
+  });
+  const wanted = params.get('party');
+  const choose = (party: string | undefined) => setParams(party ? { party } : {}, { replace: true });
+  const refresh = async (party: Schemas['Party'] | undefined) => {
+    await queries.invalidateQueries({ queryKey: ['roster'] });
+    void queries.invalidateQueries({ queryKey: ['register'] });
+    void queries.invalidateQueries({ queryKey: ['home'] });
+    choose(party && String(party.id));
+  };
+  const chosen = roster.data?.parties.find((each) => String(each.id) === wanted);
+  return (
+    <div className="flex h-full flex-col">
+      <title>Roster · Wache</title>
+      <PageHeader />
+      <section
+        aria-label="Everyone in it"
+        className="border-line flex flex-wrap items-center gap-x-4 gap-y-1 border-b px-5 py-2"
+      >
+        <h1 className="text-title font-semibold">Roster</h1>
+        <span className="text-soft">
+          {roster.data && `${roster.data.parties.length} people, families and firms`}
+        </span>
+        <GroupSelect />
+        <span className="grow" />
+        <input
+          type="search"
+          className={`${INPUT} w-56`}
+          aria-label="Find in the roster"
+          placeholder="Name, team or call sign"
+          value={find}
+          onChange={(event) => setFind(event.target.value)}
+        />
+        <Button kind="strong" onClick={() => choose('new')}>
+          Take somebody in
+        </Button>
+      </section>
+      {roster.error && (
+        <div className="p-4">
+          <Notice message={roster.error.message} />
+        </div>
+      )}
+      {roster.data && group && (
+        <div className="flex min-h-0 grow">
+          <PartyList
+            roster={roster.data}
+            find={find}
+            chosen={wanted ?? undefined}
+            hidden={wanted !== null}
+            onChoose={(id) => choose(String(id))}
+          />
+          <main
+            className={`min-w-0 grow overflow-y-auto ${wanted === null ? 'max-md:hidden' : ''}`}
+            aria-label="The entry of the roster"
+          >
+            {wanted === 'new' || chosen ? (
+              <PartyEditor
+                key={chosen ? `${chosen.id} ${chosen.version}` : 'new'}
+                group={group.id}
+                roster={roster.data}
+                party={chosen}
+                start={chosen ?? EMPTY}
+                onDone={refresh}
+                onBack={() => choose(undefined)}
+              />
+            ) : (
+              <p className="text-soft max-w-prose p-6">
+                {roster.data.parties.length === 0
+                  ? 'Nobody is in the roster yet. Take in the people who will carry radios, families with a GMRS licence, and firms with their authorisations: the audit then knows who may key what.'
+                  : 'Choose somebody: licences, dates and teams stand here.'}
+              </p>
+            )}
+          </main>
+        </div>
+      )}
+    </div>
+  );
+}

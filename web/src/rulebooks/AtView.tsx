@@ -1,0 +1,165 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useSearchParams } from 'react-router';
+import { api, data, type Schemas } from '../api/client';
+import { INPUT } from '../ui/Field';
+import { Megahertz } from '../ui/Megahertz';
+import { Notice } from '../ui/Notice';
+
+const EXAMPLES = ['468.950', '146.940', '462.5625', '14.250', '121.500', '427.000'];
+
+/** What is at a frequency: whose it is, who may transmit on what terms, what it is the pair of. */
+export function AtView({ group }: { group?: number }) {
+  const [params, setParams] = useSearchParams();
+  const mhz = params.get('mhz') ?? '';
+  const [typed, setTyped] = useState(mhz);
+  const at = useQuery({
+    queryKey: ['at', mhz, group],
+    enabled: mhz !== '',
+    placeholderData: keepPreviousData,
+    queryFn: () => data(api.GET('/api/rulebook/at', { params: { query: { mhz, group } } })),
+  });
+  const ask = (text: string) => {
+    setTyped(text);
+    setParams({ view: 'at', mhz: text }, { replace: true });
+  };
+  return (
+    <div className="flex flex-col gap-4">
+      <form
+        className="flex flex-wrap items-center gap-3"
+        onSubmit={(event) => {
+          event.preventDefault();
+          ask(typed.trim());
+        }}
+      >
+        <label className="text-title font-semibold" htmlFor="frequency">
+          What is at
+        </label>
+        <input
+          id="frequency"
+          className={`${INPUT} w-40 font-mono text-[18px]`}
+          value={typed}
+          autoFocus
+          inputMode="decimal"
+          placeholder="468.950"
+          onChange={(event) => setTyped(event.target.value)}
+        />
+        <span className="text-soft">MHz, then Enter. Or look at</span>
+        {EXAMPLES.map((each) => (
+          <button
+            key={each}
+            type="button"
+            className="text-accent font-mono underline-offset-2 hover:underline"
+            onClick={() => ask(each)}
+          >
+            {each}
+          </button>
+        ))}
+      </form>
+      {at.error && <Notice message={at.error.message} />}
+      {at.data && mhz !== '' && !at.error && <Facts at={at.data} onAsk={ask} />}
+    </div>
+  );
+}
+
+function Facts({ at, onAsk }: { at: Schemas['At']; onAsk: (mhz: string) => void }) {
+  return (
+    <div className="flex flex-col gap-5">
+      <section>
+        <h2 className="text-[28px] leading-tight">
+          <Megahertz hertz={at.hertz} /> <span className="text-soft text-title">MHz</span>
+        </h2>
+        {at.whose && (
+          <p className="pt-1">
+            {sentence(at.whose.words)}: {at.whose.say}. <Source text={at.whose.source} />
+          </p>
+        )}
+        {at.names.length > 0 && <p className="text-soft">Also called {at.names.join(', ')}.</p>}
+      </section>
+      {at.partners.length > 0 && (
+        <section>
+          <h3 className="text-second text-soft">Its pair</h3>
+          <ul>
+            {at.partners.map((partner) => (
+              <li key={partner.words}>
+                {sentence(partner.words)}.{' '}
+                <button
+                  type="button"
+                  className="text-accent underline-offset-2 hover:underline"
+                  onClick={() => onAsk((partner.hertz / 1_000_000).toFixed(6).replace(/0{1,3}$/, ''))}
+                >
+                  Look there
+                </button>{' '}
+                <Source text={partner.source} />
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      {at.services.length === 0 && (
+        <p className="border-line border-l-hold bg-sheet rounded border border-l-[3px] px-4 py-2">
+          No service of this rulebook that a club, a family or a firm could use transmits here. Listen only.
+        </p>
+      )}
+      {at.services.map((service) => (
+        <section key={service.id} className="flex flex-col gap-1">
+          <h3 className="font-semibold">
+            {service.title}
+            {service.place !== service.title && (
+              <span className="text-soft font-normal"> · {service.place}</span>
+            )}
+          </h3>
+          {service.terms.length > 0 && (
+            <table className="w-full text-left">
+              <thead className="text-second text-soft">
+                <tr>
+                  <th className="w-1/4 font-normal">Who may transmit</th>
+                  <th className="font-normal">What</th>
+                  <th className="w-40 font-normal">Power at most</th>
+                  <th className="w-32 font-normal">Width at most</th>
+                  <th className="w-56 font-normal">Source</th>
+                </tr>
+              </thead>
+              <tbody>
+                {service.terms.map((term) => (
+                  <tr key={term.who + term.what} className="border-line border-t align-top">
+                    <td className="py-1 pr-3 font-semibold">{term.who}</td>
+                    <td className="py-1 pr-3">{term.what}</td>
+                    <td className="py-1 pr-3">{term.power || '–'}</td>
+                    <td className="py-1 pr-3">{term.width || '–'}</td>
+                    <td className="text-second text-soft py-1">{term.source}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          )}
+          {service.notes.map((note) => (
+            <p key={note.words}>
+              {note.words} <Source text={note.source} />
+            </p>
+          ))}
+        </section>
+      ))}
+      {at.plan.length > 0 && (
+        <section>
+          <h3 className="text-second text-soft">The band plan</h3>
+          <ul>
+            {at.plan.map((row) => (
+              <li key={row.where + row.words}>
+                {row.where}: {row.words}.{' '}
+                {row.local && <span className="text-accent font-semibold">The group’s own row.</span>}{' '}
+                <Source text={row.source} />
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+    </div>
+  );
+}
+
+const sentence = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+
+function Source({ text }: { text: string }) {
+  return <span className="text-second text-soft">{text}</span>;
+}

@@ -1,0 +1,33 @@
+import { NavLink } from 'react-router';
+import { AccountMenu } from '../accounts/AccountMenu';
+import { Wordmark } from './Wordmark';
+
+const PAGES: [string, string][] = [
+  ['/lists', 'Lists'],
+  ['/roster', 'Roster'],
+  ['/plan', 'Band plan'],
+  ['/rulebook', 'Rulebook'],
+];
+
+/** The way to the pages of a group, and out. */
+export function PageHeader() {
+  return (
+    <header className="border-line bg-sheet flex min-h-12 shrink-0 flex-wrap items-center gap-x-5 border-b px-5 print:hidden">
+      <NavLink to="/lists" className="hover:text-accent rounded" aria-label="Wache, to the lists">
+        <Wordmark />
+      </NavLink>
+      <nav aria-label="Pages" className="flex grow flex-wrap gap-x-1">
+        {PAGES.map(([to, label]) => (
+          <NavLink key={to} to={to} className={({ isActive }) => tab(isActive)}>
+            {label}
+          </NavLink>
+        ))}
+      </nav>
+      <AccountMenu />
+    </header>
+  );
+}
+
+/** How a tab looks: the open one is underlined. */
+export const tab = (active: boolean) =>
+  `rounded-t border-b-2 px-2 py-2.5 leading-tight whitespace-nowrap ${active ? 'border-accent text-ink font-semibold' : 'border-transparent text-soft hover:text-accent'}`;
