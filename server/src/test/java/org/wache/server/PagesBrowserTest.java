@@ -282,6 +282,7 @@ class PagesBrowserTest extends InBrowser {
         assertAccessible();
       }
       go("/lists/" + list);
+      assertThat(page.getByTestId("verdict")).isVisible();
       page.keyboard().press("a");
       assertThat(button("Take 2 cures")).isVisible();
       assertAccessible();
