@@ -30,7 +30,7 @@ class Audits {
   private final Map<Key, Views.ListSummary> summaries = Collections.synchronizedMap(new Newest<>(KEPT_SUMMARIES));
 
   /** Keeps what was used last. */
-  private static final class Newest<V> extends LinkedHashMap<Key, V> {
+  static final class Newest<K, V> extends LinkedHashMap<K, V> {
     private static final long serialVersionUID = 1;
     private final int most;
 
@@ -40,13 +40,13 @@ class Audits {
     }
 
     @Override
-    protected boolean removeEldestEntry(Map.Entry<Key, V> eldest) {
+    protected boolean removeEldestEntry(Map.Entry<K, V> eldest) {
       return size() > most;
     }
   }
 
   /** What an audit depends on: a later version of any of it makes another key. */
-  private record Key(long list, int version, int parentVersion, int roster, int overlay, LocalDate day) {}
+  record Key(long list, int version, int parentVersion, int roster, int overlay, LocalDate day) {}
 
   Audits(ListStore store, Clock clock) {
     this.store = store;
@@ -75,6 +75,11 @@ class Audits {
   /** Keeps the audit of a list's new version when it was worked out from the version before. */
   void keep(Source source, Audited audited) {
     kept.put(key(source, today()), audited);
+  }
+
+  /** What the audit of a list depends on today. */
+  Key key(Source source) {
+    return key(source, today());
   }
 
   private static Key key(Source source, LocalDate day) {

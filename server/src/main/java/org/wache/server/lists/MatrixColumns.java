@@ -134,12 +134,13 @@ final class MatrixColumns {
 
   /** All cells, columns with equal cells naming the same row of them. */
   Worked worked(Audit of) {
+    int entries = of.list().channels().size();
     Map<String, Integer> rows = new LinkedHashMap<>();
     List<MatrixController.MatrixColumn> all = new ArrayList<>();
     for (int c = 0; c < columns.size(); c++) {
       int[] counts = new int[Verdict.values().length];
-      StringBuilder row = new StringBuilder(of.entries().size());
-      for (int i = 0; i < of.entries().size(); i++) {
+      StringBuilder row = new StringBuilder(entries);
+      for (int i = 0; i < entries; i++) {
         Verdict verdict = of.judgement(i, decider(of, c, i)).verdict();
         counts[verdict.ordinal()]++;
         row.append(verdict.text().charAt(0));

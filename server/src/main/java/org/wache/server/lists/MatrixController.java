@@ -2,7 +2,9 @@ package org.wache.server.lists;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.security.Principal;
+import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.IntStream;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -20,10 +22,16 @@ import org.wache.server.problems.Refused;
 @RestController
 class MatrixController {
 
+  private static final int KEPT = 12;
+
   private final ListService service;
   private final Audits audits;
   private final ListStore store;
   private final WhoAsks who;
+  private final Map<Kept, MatrixColumns> kept = Collections.synchronizedMap(new Audits.Newest<>(KEPT));
+
+  /** A matrix depends on what the audit of its list depends on, and on what its columns are. */
+  private record Kept(Audits.Key key, String by) {}
 
   MatrixController(ListService service, Audits audits, ListStore store, WhoAsks who) {
     this.service = service;
@@ -74,6 +82,16 @@ class MatrixController {
   }
 
   private MatrixColumns columns(Source source, String by) {
+    Kept key = new Kept(audits.key(source), by);
+    MatrixColumns known = kept.get(key);
+    if (known == null) {
+      known = worked(source, by);
+      kept.put(key, known);
+    }
+    return known;
+  }
+
+  private MatrixColumns worked(Source source, String by) {
     return switch (by) {
       case "person" -> MatrixColumns.people(audits, source, store.roster(source.head().clubId()), carriers(source));
       case "team" -> MatrixColumns.teams(audits, source, store.roster(source.head().clubId()), carriers(source));
