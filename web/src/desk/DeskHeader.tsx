@@ -1,12 +1,9 @@
-import { Link } from 'react-router';
-import { AccountMenu } from '../accounts/AccountMenu';
 import type { Desk as DeskData, Schemas } from '../api/client';
 import { Button } from '../ui/Button';
-import { Wordmark } from '../ui/Wordmark';
 import { AsOf } from './AsOf';
 import { Carriers } from './Carriers';
 import { ExportMenu } from './ExportMenu';
-import { ListTabs } from './ListTabs';
+import { ListHeader } from './ListHeader';
 import type { useDesk } from './useDesk';
 
 interface Props {
@@ -20,15 +17,7 @@ interface Props {
 /** Which list, who carries it and for which day, and what concerns it as a whole. */
 export function DeskHeader({ desk, work, onChoice, onDay, onKeys }: Props) {
   return (
-    <header className="border-line bg-sheet shrink-0 border-b px-3">
-      <div className="flex min-h-11 flex-wrap items-center gap-x-3">
-        <Link to="/lists" className="hover:text-accent rounded px-1" aria-label="Wache, to the lists">
-          <Wordmark />
-        </Link>
-        <h1 className="text-title min-w-0 grow truncate font-semibold">{desk.name}</h1>
-        <ListTabs list={desk.id} />
-        <AccountMenu />
-      </div>
+    <ListHeader list={desk.id} name={desk.name}>
       <div className="flex flex-wrap items-center gap-x-3 pb-1">
         <Carriers group={desk.groupId} choice={desk.choice} holders={desk.holders} onChange={onChoice} />
         <AsOf desk={desk} onChange={onDay} />
@@ -44,7 +33,7 @@ export function DeskHeader({ desk, work, onChoice, onDay, onKeys }: Props) {
           Keys <kbd className="font-mono">?</kbd>
         </Button>
       </div>
-    </header>
+    </ListHeader>
   );
 }
 

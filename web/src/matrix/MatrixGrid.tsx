@@ -8,7 +8,7 @@ import { verdictAt, type Cell, type Decided } from './cells';
 const ROW = 28;
 const COLUMN = 30;
 const WIDE = 96;
-const NAMES = 410;
+const NAMES = 430;
 const SHORT_NAMES = 176;
 const NARROW = '(max-width: 40rem)';
 const HEAD = 150;
@@ -21,10 +21,12 @@ interface Props {
   decided: Decided[];
   cell: Cell;
   onCell: (cell: Cell) => void;
+  /** Enter opens the entry. */
+  onOpen: (entry: number) => void;
 }
 
 /** Entries down, people across; only what is in sight is drawn, and one cell has the focus. */
-export function MatrixGrid({ matrix, columns, decided, cell, onCell }: Props) {
+export function MatrixGrid({ matrix, columns, decided, cell, onCell, onOpen }: Props) {
   const scroller = useRef<HTMLDivElement>(null);
   const few = columns.length <= FEW;
   const narrow = window.matchMedia(NARROW).matches;
@@ -65,6 +67,8 @@ export function MatrixGrid({ matrix, columns, decided, cell, onCell }: Props) {
       Home: [0, -columns.length],
       End: [0, columns.length],
     };
+    const entry = matrix.entries[cell.row];
+    if (event.key === 'Enter' && entry) return onOpen(entry.id);
     const step = by[event.key];
     if (!step) return;
     event.preventDefault();
@@ -162,10 +166,8 @@ export function MatrixGrid({ matrix, columns, decided, cell, onCell }: Props) {
                   {by && (by.verdict === 'hold' || by.verdict === 'query') && (
                     <>
                       <VerdictMark verdict={by.verdict} size={11} />
-                      <span className="truncate">
-                        {by.name}
-                        {by.many > 1 && ` +${by.many - 1}`}
-                      </span>
+                      <span className="truncate">{by.name}</span>
+                      {by.many > 1 && <span className="shrink-0">+{by.many - 1}</span>}
                     </>
                   )}
                 </span>

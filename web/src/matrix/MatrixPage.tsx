@@ -1,13 +1,11 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
-import { Link, useParams, useSearchParams } from 'react-router';
-import { AccountMenu } from '../accounts/AccountMenu';
+import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { api, data } from '../api/client';
-import { ListTabs } from '../desk/ListTabs';
+import { ListHeader } from '../desk/ListHeader';
 import { INPUT } from '../ui/Field';
 import { Notice } from '../ui/Notice';
 import { VERDICTS, VerdictMark, verdictWord } from '../ui/VerdictMark';
-import { Wordmark } from '../ui/Wordmark';
 import { MatrixGrid } from './MatrixGrid';
 import { ReasonPanel } from './ReasonPanel';
 import { byRow, type Cell } from './cells';
@@ -22,6 +20,7 @@ const BY: [string, string][] = [
 export function MatrixPage() {
   const list = Number(useParams().list);
   const [params, setParams] = useSearchParams();
+  const go = useNavigate();
   const by = params.get('by') ?? 'person';
   const only = params.get('only') === 'carriers';
   const [find, setFind] = useState('');
@@ -52,14 +51,7 @@ export function MatrixPage() {
   return (
     <div className="flex h-full flex-col">
       <title>{`Who may key · ${matrix.data?.name ?? ''} · Wache`}</title>
-      <header className="border-line bg-sheet flex min-h-11 shrink-0 flex-wrap items-center gap-x-3 border-b px-3">
-        <Link to="/lists" className="hover:text-accent rounded px-1" aria-label="Wache, to the lists">
-          <Wordmark />
-        </Link>
-        <h1 className="text-title min-w-0 grow truncate font-semibold">{matrix.data?.name}</h1>
-        <ListTabs list={list} />
-        <AccountMenu />
-      </header>
+      <ListHeader list={list} name={matrix.data?.name} />
       <section
         aria-label="What is shown"
         className="border-line flex flex-wrap items-center gap-x-4 gap-y-1 border-b px-3 py-1.5"
@@ -121,6 +113,7 @@ export function MatrixPage() {
                 decided={decided}
                 cell={cell}
                 onCell={setCell}
+                onOpen={(entry) => void go(`/lists/${list}?entry=${entry}`)}
               />
             )}
           </main>

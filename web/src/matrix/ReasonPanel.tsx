@@ -75,7 +75,7 @@ export function ReasonPanel({ list, by, parent, entry, column, decided }: Props)
             to={`/lists/${list}?entry=${entry.id}`}
             className="text-accent self-start underline-offset-2 hover:underline"
           >
-            Open it on the Desk
+            Open it on the Desk (Enter)
           </Link>
           {decided && decided.verdict !== 'clear' && decided.verdict !== 'listen' && (
             <p className="text-second text-soft">

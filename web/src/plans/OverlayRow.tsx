@@ -1,6 +1,7 @@
 import type { Schemas } from '../api/client';
 import { Button } from '../ui/Button';
-import { Field, INPUT, Labelled } from '../ui/Field';
+import { Choice } from '../ui/Choice';
+import { Field } from '../ui/Field';
 
 type Row = Schemas['OverlayRow'];
 
@@ -12,6 +13,13 @@ interface Props {
   onRemove: () => void;
 }
 
+const CALLING = [
+  ['', 'no'],
+  ['FM', 'FM'],
+  ['SSB', 'SSB'],
+  ['CW', 'CW'],
+] as const;
+
 /** Several values in one field, with commas. */
 const listed = (text: string) =>
   text
@@ -22,7 +30,7 @@ const listed = (text: string) =>
 /** One row: where, what it is kept for, offsets and raster, and what to say. */
 export function OverlayRow({ row, uses, onFocus, onChange, onRemove }: Props) {
   const set = (change: Partial<Row>) => onChange({ ...row, ...change });
-  const second = row.uses[1] ?? '';
+  const known = uses.map((use) => [use.id, use.words] as const);
   return (
     <li
       className="border-line bg-sheet focus-within:border-accent flex flex-wrap items-end gap-2 rounded border px-3 py-2"
@@ -37,35 +45,20 @@ export function OverlayRow({ row, uses, onFocus, onChange, onRemove }: Props) {
         value={row.mhz}
         onChange={(mhz) => set({ mhz })}
       />
-      <Labelled label="Kept for" className="w-44">
-        <select
-          className={INPUT}
-          value={row.uses[0] ?? 'any'}
-          onChange={(event) => set({ uses: [event.target.value, ...row.uses.slice(1)] })}
-        >
-          {uses.map((use) => (
-            <option key={use.id} value={use.id}>
-              {use.words}
-            </option>
-          ))}
-        </select>
-      </Labelled>
-      <Labelled label="and" className="w-40">
-        <select
-          className={INPUT}
-          value={second}
-          onChange={(event) =>
-            set({ uses: [row.uses[0] ?? 'any', ...(event.target.value ? [event.target.value] : [])] })
-          }
-        >
-          <option value="">nothing else</option>
-          {uses.map((use) => (
-            <option key={use.id} value={use.id}>
-              {use.words}
-            </option>
-          ))}
-        </select>
-      </Labelled>
+      <Choice
+        className="w-44"
+        label="Kept for"
+        value={row.uses[0] ?? 'any'}
+        options={known}
+        onChange={(use) => set({ uses: [use, ...row.uses.slice(1)] })}
+      />
+      <Choice
+        className="w-40"
+        label="and"
+        value={row.uses[1] ?? ''}
+        options={[['', 'nothing else'], ...known]}
+        onChange={(use) => set({ uses: [row.uses[0] ?? 'any', ...(use ? [use] : [])] })}
+      />
       <Field
         className="w-28"
         label="Offsets"
@@ -83,18 +76,13 @@ export function OverlayRow({ row, uses, onFocus, onChange, onRemove }: Props) {
         value={row.rasters.join(', ')}
         onChange={(text) => set({ rasters: listed(text) })}
       />
-      <Labelled label="Calling" className="w-24">
-        <select
-          className={INPUT}
-          value={row.calling ?? ''}
-          onChange={(event) => set({ calling: event.target.value || null })}
-        >
-          <option value="">no</option>
-          <option value="FM">FM</option>
-          <option value="SSB">SSB</option>
-          <option value="CW">CW</option>
-        </select>
-      </Labelled>
+      <Choice
+        className="w-24"
+        label="Calling"
+        value={row.calling ?? ''}
+        options={CALLING}
+        onChange={(mode) => set({ calling: mode || null })}
+      />
       <Field
         className="w-56 grow"
         label="Note"

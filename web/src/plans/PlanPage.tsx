@@ -103,6 +103,14 @@ function Editor({ group, overlay }: { group: number; overlay: Schemas['Overlay']
           What local users agreed on goes before the national plan between the ends of a row. A plan is an
           agreement: against it is a query, never a hold.
         </p>
+        {rows.length === 0 && (
+          <p className="border-line bg-sheet max-w-prose rounded border px-4 py-2">
+            For example: <span className="font-mono">442.000-445.000</span> kept for repeater outputs, with
+            the offset <span className="font-mono">5</span> and the raster{' '}
+            <span className="font-mono">442.000+25</span>; or <span className="font-mono">146.520</span> with
+            the warning “exercise on Tuesdays”.
+          </p>
+        )}
         <PlanStrip rows={rows} focused={rows[focused]} />
         <ol className="flex flex-col gap-3">
           {rows.map((row, index) => (

@@ -1,7 +1,8 @@
 import type { Schemas } from '../api/client';
 import { capital } from '../desk/Carriers';
 import { Button } from '../ui/Button';
-import { Field, INPUT, Labelled } from '../ui/Field';
+import { Choice } from '../ui/Choice';
+import { Field } from '../ui/Field';
 import { NEW_LINE, type Licence } from './drafts';
 import { LineFields } from './LineFields';
 import { days, state, STATE_EDGE } from './time';
@@ -41,19 +42,12 @@ export function LicenceFields({ licence, services, today, notes, onChange, onRem
       </header>
       <div className="grid grid-cols-4 gap-3 max-sm:grid-cols-2">
         {service && service.classes.length > 0 && (
-          <Labelled label="Class">
-            <select
-              className={INPUT}
-              value={licence.licenceClass ?? ''}
-              onChange={(event) => set({ licenceClass: event.target.value })}
-            >
-              {service.classes.map((each) => (
-                <option key={each} value={each}>
-                  {capital(each)}
-                </option>
-              ))}
-            </select>
-          </Labelled>
+          <Choice
+            label="Class"
+            value={licence.licenceClass ?? ''}
+            options={service.classes.map((each) => [each, capital(each)] as const)}
+            onChange={(licenceClass) => set({ licenceClass })}
+          />
         )}
         <Field
           label="Call sign"

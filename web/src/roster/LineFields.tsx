@@ -1,6 +1,7 @@
 import type { Schemas } from '../api/client';
 import { Button } from '../ui/Button';
-import { Field, INPUT, Labelled } from '../ui/Field';
+import { Choice } from '../ui/Choice';
+import { Field } from '../ui/Field';
 import type { Line } from './drafts';
 
 type Area = Schemas['PlaceArea'];
@@ -23,6 +24,13 @@ const START: Record<Kind, Area | null> = {
   box: { ...BLANK, south: 45, west: -93.5, north: 45.5, east: -93 },
   region: { ...BLANK, region: 'MN' },
 };
+
+const KINDS = [
+  ['nationwide', 'nationwide'],
+  ['circle', 'a circle'],
+  ['box', 'a county box'],
+  ['region', 'a state'],
+] as const;
 
 const kindOf = (area: Area | null): Kind =>
   !area ? 'nationwide' : area.south != null ? 'box' : area.latitude != null ? 'circle' : 'region';
@@ -70,18 +78,12 @@ export function LineFields({ line, onChange, onRemove }: Props) {
         value={line.units}
         onChange={(units) => set({ units: units === null ? null : Math.round(units) })}
       />
-      <Labelled label="Area">
-        <select
-          className={INPUT}
-          value={kind}
-          onChange={(event) => set({ area: START[event.target.value as Kind] })}
-        >
-          <option value="nationwide">nationwide</option>
-          <option value="circle">a circle</option>
-          <option value="box">a county box</option>
-          <option value="region">a state</option>
-        </select>
-      </Labelled>
+      <Choice
+        label="Area"
+        value={kind}
+        options={KINDS}
+        onChange={(next) => set({ area: START[next as Kind] })}
+      />
       {kind === 'circle' && (
         <>
           <Figure label="Latitude" value={area!.latitude} onChange={(latitude) => setArea({ latitude })} />

@@ -2,11 +2,18 @@ import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, data, type Schemas } from '../api/client';
 import { Button } from '../ui/Button';
+import { Choice } from '../ui/Choice';
 import { Field, INPUT, Labelled } from '../ui/Field';
 import { Notice } from '../ui/Notice';
 import { draftOf, newLicence, type Draft, type Licence } from './drafts';
 import { LicenceFields } from './LicenceFields';
 import { Register } from './Register';
+
+const KINDS = [
+  ['person', 'a person'],
+  ['family', 'a family'],
+  ['firm', 'a firm'],
+] as const;
 
 interface Props {
   group: number;
@@ -74,17 +81,7 @@ export function PartyEditor({ group, roster, party, start, onDone, onBack }: Pro
       </div>
       {problem && <Notice message={problem.message} />}
       <div className="grid grid-cols-[8rem_1fr] gap-3 max-sm:grid-cols-1">
-        <Labelled label="What it is">
-          <select
-            className={INPUT}
-            value={draft.kind}
-            onChange={(event) => set({ kind: event.target.value })}
-          >
-            <option value="person">a person</option>
-            <option value="family">a family</option>
-            <option value="firm">a firm</option>
-          </select>
-        </Labelled>
+        <Choice label="What it is" value={draft.kind} options={KINDS} onChange={(kind) => set({ kind })} />
         <Field label="Name" value={draft.name} onChange={(name) => set({ name })} required maxLength={120} />
       </div>
       <div className="flex flex-col gap-1">

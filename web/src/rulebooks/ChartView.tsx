@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useSearchParams } from 'react-router';
 import { api, data, type Schemas } from '../api/client';
+import { Chip } from '../ui/Chip';
 import { megahertz } from '../ui/Megahertz';
 import { Notice } from '../ui/Notice';
 
@@ -27,15 +28,12 @@ export function ChartView({ group }: { group?: number }) {
     <div className="flex flex-col gap-4">
       <div role="group" aria-label="Band" className="flex flex-wrap gap-1.5">
         {chart.data.bands.map((each) => (
-          <button
+          <Chip
             key={each.name}
-            type="button"
-            aria-pressed={each.name === band.name}
-            onClick={() => setParams({ view: 'bands', band: each.name }, { replace: true })}
-            className={`rounded-full border px-2.5 py-0.5 ${each.name === band.name ? 'border-accent bg-accent-wash text-accent' : 'border-line hover:border-edge'}`}
-          >
-            {each.name}
-          </button>
+            on={each.name === band.name}
+            label={each.name}
+            onPress={() => setParams({ view: 'bands', band: each.name }, { replace: true })}
+          />
         ))}
       </div>
       <h2 className="text-title font-semibold">

@@ -3,6 +3,8 @@ import { useState } from 'react';
 import { api, data } from '../api/client';
 import { capital } from '../desk/Carriers';
 import { Button } from '../ui/Button';
+import { Chip } from '../ui/Chip';
+import { Choice } from '../ui/Choice';
 import { INPUT, Labelled } from '../ui/Field';
 import { Megahertz } from '../ui/Megahertz';
 import { Notice } from '../ui/Notice';
@@ -38,15 +40,12 @@ export function EdgesView() {
   return (
     <div className="flex flex-col gap-4">
       <div className="flex flex-wrap items-end gap-4 print:hidden">
-        <Labelled label="Class">
-          <select className={INPUT} value={held} onChange={(event) => setHeld(event.target.value)}>
-            {CLASSES.map((each) => (
-              <option key={each} value={each}>
-                {capital(each)}
-              </option>
-            ))}
-          </select>
-        </Labelled>
+        <Choice
+          label="Class"
+          value={held}
+          options={CLASSES.map((each) => [each, capital(each)] as const)}
+          onChange={setHeld}
+        />
         <fieldset className="flex flex-wrap items-center gap-3">
           <legend className="text-soft text-[12px]">What is sent</legend>
           {chart.data?.kinds.map((kind) => (
@@ -72,24 +71,14 @@ export function EdgesView() {
         </Labelled>
       </div>
       <div role="group" aria-label="Bands" className="flex flex-wrap gap-1.5 print:hidden">
-        <button
-          type="button"
-          aria-pressed={bands.length === 0}
-          onClick={() => setBands([])}
-          className={chip(bands.length === 0)}
-        >
-          All bands
-        </button>
+        <Chip on={bands.length === 0} label="All bands" onPress={() => setBands([])} />
         {chart.data?.bands.map((band) => (
-          <button
+          <Chip
             key={band.name}
-            type="button"
-            aria-pressed={bands.includes(band.name)}
-            onClick={() => setBands(toggle(bands, band.name))}
-            className={chip(bands.includes(band.name))}
-          >
-            {band.name}
-          </button>
+            on={bands.includes(band.name)}
+            label={band.name}
+            onPress={() => setBands(toggle(bands, band.name))}
+          />
         ))}
       </div>
       {edges.error && <Notice message={edges.error.message} />}
@@ -166,6 +155,3 @@ export function EdgesView() {
     </div>
   );
 }
-
-const chip = (on: boolean) =>
-  `rounded-full border px-2.5 py-0.5 ${on ? 'border-accent bg-accent-wash text-accent' : 'border-line hover:border-edge'}`;

@@ -118,9 +118,9 @@ export function Ruler({ ruler, slips, selected, holder, view, onView, onSelect }
             .map((row) => (
               <div
                 key={`${row.low} ${row.high} ${row.words}`}
-                className="border-line bg-sunk absolute top-[4px] h-[25px] overflow-hidden border-x px-1 text-[12px] leading-[25px] text-ellipsis whitespace-nowrap"
+                className={`absolute top-[4px] h-[25px] overflow-hidden px-1 text-[12px] leading-[25px] text-ellipsis whitespace-nowrap ${row.local ? 'border-accent bg-accent-wash border border-dashed leading-[23px]' : 'border-line bg-sunk border-x'}`}
                 style={place(row.low, row.high, 1)}
-                title={`${megahertz(row.low)}–${megahertz(row.high)} MHz: ${row.words}`}
+                title={`${megahertz(row.low)}–${megahertz(row.high)} MHz: ${row.words}${row.local ? ' (the group’s own row)' : ''}`}
               >
                 {scale(row.high) - scale(row.low) > 24 && row.words}
               </div>
@@ -130,7 +130,7 @@ export function Ruler({ ruler, slips, selected, holder, view, onView, onSelect }
             .map((row) => (
               <div
                 key={`${row.low} ${row.words}`}
-                className={`absolute top-[2px] h-[29px] border-l-2 ${row.calling ? 'border-accent' : 'border-edge'}`}
+                className={`absolute top-[2px] h-[29px] border-l-2 ${row.calling || row.local ? 'border-accent' : 'border-edge'} ${row.local ? 'border-dashed' : ''}`}
                 style={{ left: scale(row.low) - 1 }}
                 title={`${megahertz(row.low)} MHz: ${row.words}`}
               >

@@ -47,6 +47,12 @@ public class AccountStore {
         .param("account", account).query(Club.class).list();
   }
 
+  /** Whether an account belongs to a group. */
+  public boolean isMember(long account, long club) {
+    return jdbc.sql("select exists (select 1 from membership where account_id = :account and club_id = :club)")
+        .param("account", account).param("club", club).query(Boolean.class).single();
+  }
+
   /** Whether there is any account yet. */
   public boolean isEmpty() {
     return jdbc.sql("select not exists (select 1 from account)").query(Boolean.class).single();

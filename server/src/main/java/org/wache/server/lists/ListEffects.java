@@ -11,19 +11,16 @@ import org.wache.audit.EntryAudit;
 import org.wache.audit.Finding;
 import org.wache.rulebook.Edition;
 import org.wache.rulebook.RulebookReader;
-import org.wache.server.problems.Missing;
 
 /** Works out what a change of the rules or of the group's plan does to a group's lists, before it is made. */
 @Component
 public class ListEffects {
 
   private final ListService service;
-  private final ListStore store;
   private final Audits audits;
 
-  ListEffects(ListService service, ListStore store, Audits audits) {
+  ListEffects(ListService service, Audits audits) {
     this.service = service;
-    this.store = store;
     this.audits = audits;
   }
 
@@ -62,9 +59,6 @@ public class ListEffects {
   }
 
   private List<ListEffect> ofSources(long account, long club, Other other) {
-    if (!store.isMember(account, club)) {
-      throw new Missing("The group");
-    }
     List<ListEffect> effects = new ArrayList<>();
     for (Source source : service.sources(account, club)) {
       other.of(source).map(after -> effect(source, audits.of(source), after))

@@ -16,6 +16,7 @@ import org.wache.channel.Channel;
 import org.wache.channel.ChannelList;
 import org.wache.channel.Field;
 import org.wache.rulebook.RulebookReader;
+import org.wache.server.accounts.AccountStore;
 import org.wache.server.problems.Missing;
 import org.wache.server.problems.Refused;
 import tools.jackson.databind.json.JsonMapper;
@@ -28,17 +29,19 @@ class ListService {
   private static final int LONGEST_TEXT = 2_000;
 
   private final ListStore store;
+  private final AccountStore accounts;
   private final Audits audits;
   private final JsonMapper json = JsonMapper.builder().build();
 
-  ListService(ListStore store, Audits audits) {
+  ListService(ListStore store, AccountStore accounts, Audits audits) {
     this.store = store;
+    this.accounts = accounts;
     this.audits = audits;
   }
 
   @Transactional
   public long add(long account, long club, ChannelList list, Context context) {
-    if (!store.isMember(account, club)) {
+    if (!accounts.isMember(account, club)) {
       throw new Missing("The group");
     }
     if (list.channels().size() > MOST_ENTRIES) {
@@ -88,6 +91,9 @@ class ListService {
   /** All lists of a group. */
   @Transactional(readOnly = true, isolation = Isolation.REPEATABLE_READ)
   public List<Source> sources(long account, long club) {
+    if (!accounts.isMember(account, club)) {
+      throw new Missing("The group");
+    }
     List<ListStore.Head> heads = store.heads(account, club);
     Map<Long, ListStore.Head> byId = new HashMap<>();
     heads.forEach(head -> byId.put(head.id(), head));

@@ -67,11 +67,6 @@ class ListStore {
         .param("account", account).param("list", list).query(ListStore::head).optional();
   }
 
-  boolean isMember(long account, long club) {
-    return jdbc.sql("select exists (select 1 from membership where account_id = :account and club_id = :club)")
-        .param("account", account).param("club", club).query(Boolean.class).single();
-  }
-
   private static Head head(ResultSet row, int number) throws SQLException {
     return new Head(row.getLong("id"), row.getLong("club_id"), row.getString("name"), row.getInt("version"),
         row.getString("context"), texts(row.getArray("extra_columns")),

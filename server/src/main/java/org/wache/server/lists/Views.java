@@ -30,14 +30,14 @@ public final class Views {
       List<Slip> slips) {}
 
   /** Someone who carries the list. */
-  record Carrier(@NotNull String name, @NotNull @Valid List<@NotNull CarriedLicence> licences) {}
+  record Carrier(@NotNull String name, @NotNull List<@NotNull @Valid CarriedLicence> licences) {}
 
   /** Who carries a list: named with the list itself, chosen from the roster, or everyone of a team. */
-  record CarrierChoice(@NotNull @Valid List<@NotNull Carrier> carriers, @NotNull List<@NotNull Long> parties,
+  record CarrierChoice(@NotNull List<@NotNull @Valid Carrier> carriers, @NotNull List<@NotNull Long> parties,
       @NotNull List<@NotNull String> teams) {}
 
   /** Where a list is used, its antenna, its house rules, and how many radios carry it. */
-  record Settings(@Schema(nullable = true) @Valid Optional<PlaceArea> place,
+  record Settings(@Schema(nullable = true) Optional<@Valid PlaceArea> place,
       @Schema(nullable = true) Optional<Double> antennaGainDbd, @Schema(nullable = true) Optional<Double> feedLossDb,
       @Schema(nullable = true) Optional<String> directTones, @Schema(nullable = true) Optional<Integer> maxTimeoutS,
       @Schema(nullable = true) Optional<Integer> twoMetreRasterKhz,
@@ -71,7 +71,7 @@ public final class Views {
       @NotNull Map<String, String> before, @NotNull Map<String, String> after) {}
 
   /** Changes made on a version of the list. */
-  record Changes(int version, @NotNull @Valid List<@NotNull Change> changes) {}
+  record Changes(int version, @NotNull List<@NotNull @Valid Change> changes) {}
 
   /** What changes came to: the entries in their new order, and the slips that differ. */
   record Changed(int version, Counts counts, List<Long> order, List<Slip> slips, List<Long> added) {}

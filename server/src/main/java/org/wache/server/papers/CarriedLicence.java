@@ -19,4 +19,4 @@ import java.util.Optional;
  */
 public record CarriedLicence(@NotNull String service, @Schema(nullable = true) Optional<String> licenceClass,
     @Schema(nullable = true) Optional<String> callSign, @Schema(nullable = true) Optional<LocalDate> granted,
-    @Schema(nullable = true) Optional<LocalDate> expires, @NotNull @Valid List<@NotNull LicenceLine> lines) {}
+    @Schema(nullable = true) Optional<LocalDate> expires, @NotNull List<@NotNull @Valid LicenceLine> lines) {}

@@ -37,10 +37,10 @@ class OverlayController {
   /** What a part can be kept for, and how findings write it. */
   record Use(String id, String words) {}
 
-  record Rows(@NotNull @Valid List<@NotNull OverlayRow> rows) {}
+  record Rows(@NotNull List<@NotNull @Valid OverlayRow> rows) {}
 
   /** New rows, begun on a version. */
-  record Save(int before, @NotNull @Valid List<@NotNull OverlayRow> rows, @NotNull @Size(max = 300) String note) {}
+  record Save(int before, @NotNull List<@NotNull @Valid OverlayRow> rows, @NotNull @Size(max = 300) String note) {}
 
   record Saved(int version) {}
 

@@ -10,6 +10,7 @@ import org.springframework.transaction.annotation.Transactional;
 import org.wache.rulebook.CallSignShape;
 import org.wache.rulebook.Edition;
 import org.wache.rulebook.RulebookReader;
+import org.wache.server.accounts.AccountStore;
 import org.wache.server.papers.CarriedLicence;
 import org.wache.server.papers.PapersJson;
 import org.wache.server.problems.Missing;
@@ -25,16 +26,18 @@ public class RosterService {
   private static final JsonMapper JSON = JsonMapper.builder().build();
 
   private final RosterStore store;
+  private final AccountStore accounts;
   private final java.time.Clock clock;
 
-  RosterService(RosterStore store, java.time.Clock clock) {
+  RosterService(RosterStore store, AccountStore accounts, java.time.Clock clock) {
     this.store = store;
+    this.accounts = accounts;
     this.clock = clock;
   }
 
   /** Everyone in a group's roster, by name. */
   public List<Party> parties(long account, long club) {
-    if (!store.isMember(account, club)) {
+    if (!accounts.isMember(account, club)) {
       throw new Missing("The group");
     }
     return store.parties(account, club).stream().map(this::party).toList();
@@ -72,7 +75,7 @@ public class RosterService {
   /** Takes somebody into the roster. */
   @Transactional
   public Party add(long account, long club, Party.Draft draft) {
-    if (!store.isMember(account, club)) {
+    if (!accounts.isMember(account, club)) {
       throw new Missing("The group");
     }
     String licences = checked(club, draft, 0);

@@ -49,11 +49,6 @@ class RosterStore {
         row.getString("licences"), row.getBoolean("removed"));
   }
 
-  boolean isMember(long account, long club) {
-    return jdbc.sql("select exists (select 1 from membership where account_id = :account and club_id = :club)")
-        .param("account", account).param("club", club).query(Boolean.class).single();
-  }
-
   int size(long club) {
     return jdbc.sql("select count(*) from party where club_id = :club and not removed")
         .param("club", club).query(Integer.class).single();
