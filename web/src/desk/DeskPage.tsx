@@ -13,7 +13,7 @@ export function DeskPage() {
   const on = params.get('on') ?? undefined;
   const work = useDesk(list, on);
   const holders = work.desk.data?.holders ?? [];
-  const carrier = holders.find((each) => each.name === params.get('for')) ?? holders[0];
+  const carrier = holders.find((each) => each.name === params.get('for')) ?? leastPrivileged(holders);
   const as = words(carrier);
   const group = work.desk.data?.groupId;
   const ruler = useQuery({
@@ -63,6 +63,15 @@ function lines(carrier: Carrier | undefined): Schemas['May'][] {
       };
     }),
   );
+}
+
+const RANKS = ['novice', 'technician', 'general', 'advanced', 'extra'];
+
+/** Whose privileges the ruler begins with: the least privileged decides. */
+function leastPrivileged(holders: Carrier[]): Carrier | undefined {
+  const rank = (holder: Carrier) =>
+    Math.max(-1, ...holder.licences.map((licence) => RANKS.indexOf(licence.licenceClass ?? '')));
+  return [...holders].sort((a, b) => rank(a) - rank(b) || a.licences.length - b.licences.length)[0];
 }
 
 const UNITS: Record<string, number> = { H: 1, K: 1_000, M: 1_000_000 };

@@ -166,8 +166,8 @@ export function MatrixGrid({ matrix, columns, decided, cell, onCell, onOpen }: P
                   {by && (by.verdict === 'hold' || by.verdict === 'query') && (
                     <>
                       <VerdictMark verdict={by.verdict} size={11} />
-                      <span className="truncate">{by.name}</span>
-                      {by.many > 1 && <span className="shrink-0">+{by.many - 1}</span>}
+                      <span className="truncate">{by.all && by.many > 1 ? 'everyone' : by.name}</span>
+                      {!by.all && by.many > 1 && <span className="shrink-0">+{by.many - 1}</span>}
                     </>
                   )}
                 </span>

@@ -79,8 +79,9 @@ export function ReasonPanel({ list, by, parent, entry, column, decided }: Props)
           </Link>
           {decided && decided.verdict !== 'clear' && decided.verdict !== 'listen' && (
             <p className="text-second text-soft">
-              The entry comes to {decided.verdict} on account of {decided.name}
-              {decided.many > 1 && ` and ${decided.many - 1} others`}.
+              The entry comes to {decided.verdict} on account of{' '}
+              {decided.all && decided.many > 1 ? 'everyone' : decided.name}
+              {!decided.all && decided.many > 1 && ` and ${decided.many - 1} others`}.
             </p>
           )}
           {!parent && <Variant list={list} column={column} />}

@@ -20,6 +20,8 @@ export interface Decided {
   verdict: string;
   name: string;
   many: number;
+  /** Whether all of those who count come off so. */
+  all: boolean;
 }
 
 /** For each entry the columns that decide it; carriers decide where there are any. */
@@ -40,6 +42,6 @@ export function byRow(matrix: Matrix, columns: Column[]): Decided[] {
         many++;
       }
     }
-    return { verdict: WORDS[WORST.charAt(worst)] ?? 'clear', name, many };
+    return { verdict: WORDS[WORST.charAt(worst)] ?? 'clear', name, many, all: many === deciding.length };
   });
 }

@@ -135,7 +135,7 @@ export function Ruler({ ruler, slips, selected, holder, view, onView, onSelect }
                 title={`${megahertz(row.low)} MHz: ${row.words}`}
               >
                 {row.calling && (
-                  <span className="bg-paper text-accent absolute top-[9px] left-[2px] px-0.5 text-[11px] leading-[13px]">
+                  <span className="bg-paper text-accent absolute top-[9px] left-[2px] px-0.5 text-[11px] leading-[13px] whitespace-nowrap">
                     {row.calling}
                   </span>
                 )}
