@@ -38,6 +38,9 @@ public final class Remedies {
       Change whole = completed(change, finding);
       if (whole != null && !apply(whole).equals(audit.entry(position).channel())) {
         Channel end = apply(whole);
+        if (whole != change && end.transmit().isEmpty()) {
+          continue; // with listening only added, the rest of the change says nothing
+        }
         Map<Channel, ProvedRemedy> kind = end.transmit().isEmpty() ? listening
             : whole == change ? alone : completed;
         kind.putIfAbsent(end, new ProvedRemedy(trimmed(whole), trial(end).verdict()));

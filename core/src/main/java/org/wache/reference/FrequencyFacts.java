@@ -2,7 +2,6 @@ package org.wache.reference;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import org.wache.audit.Words;
 import org.wache.rulebook.Allocation;
@@ -60,7 +59,7 @@ public record FrequencyFacts(Frequency frequency, Optional<Whose> whose, List<Se
     List<ServiceTerms> services = there.stream().map(service -> terms(edition, service, frequency)).toList();
     List<Pair> partners = new ArrayList<>();
     for (Service service : there) {
-      service.partners(frequency).forEach(each -> partners.add(pair(service.title(), each, edition.cite(each.source()))));
+      service.partners(frequency).forEach(each -> partners.add(pair(service.inText(), each, edition.cite(each.source()))));
     }
     boolean planned = there.stream().anyMatch(service -> service.id().equals(edition.plan().service()));
     partners.addAll(planned ? byPlan(edition, frequency) : List.of());
@@ -73,8 +72,7 @@ public record FrequencyFacts(Frequency frequency, Optional<Whose> whose, List<Se
     return new Whose(row.whose(), row.say(), edition.cite(edition.allocationSource()));
   }
 
-  private static Pair pair(String title, Partner partner, String source) {
-    String of = title.equals(title.toUpperCase(Locale.ROOT)) ? title : title.toLowerCase(Locale.ROOT);
+  private static Pair pair(String of, Partner partner, String source) {
     String article = of.startsWith("a") ? "an " : "a ";
     String words = partner.input() ? of + " repeaters that talk here listen on " + partner.frequency()
         : "the input of " + article + of + " repeater on " + partner.frequency();

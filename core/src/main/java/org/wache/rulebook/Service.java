@@ -1,6 +1,7 @@
 package org.wache.rulebook;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import org.wache.signal.Emission;
 import org.wache.signal.Frequency;
@@ -28,6 +29,11 @@ public abstract sealed class Service permits BandService, ChannelService, Author
   /** Name for people. */
   public final String title() {
     return traits.title();
+  }
+
+  /** Name in a sentence: {@code GMRS}, {@code land mobile}. */
+  public final String inText() {
+    return title().equals(title().toUpperCase(Locale.ROOT)) ? title() : title().toLowerCase(Locale.ROOT);
   }
 
   /** Whether the frequency belongs to it. */

@@ -100,4 +100,14 @@ class RemediesTest {
     assertThat(finding.message()).isEqualTo("15.81 W ERP is above the 5 W that GMRS channel 1 allows.");
     assertThat(new Remedies(audit, 0).of(finding).get(0).change().fields()).isEqualTo(Map.of(Field.POWER_W, "1.5"));
   }
+
+  @Test
+  void whatOnlyHelpsWithListeningOnlyAddedIsNotOfferedBesideListeningOnly() {
+    // 60 W on a frequency that the second holder has no licence for at all: less power helps only the first.
+    Audit audit = Audits.auditor(Audits.DAY, "amateur:novice", "nobody").audit(Audits.list(
+        RulePage.entry("", "rx_mhz=223.500 tx_mhz=223.500 mode=FM power_w=60").channels()));
+    Finding power = audit.findings(0).stream().filter(each -> each.slug() == Slug.POWER_OVER).findFirst().orElseThrow();
+    assertThat(new Remedies(audit, 0).of(power)).extracting(remedy -> remedy.change().label())
+        .containsExactly("Listen only");
+  }
 }

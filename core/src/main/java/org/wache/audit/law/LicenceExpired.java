@@ -37,7 +37,7 @@ public final class LicenceExpired implements RouteRule {
       return List.of();
     }
     return List.of(Finding.hold(Slug.LICENCE_EXPIRED, route)
-        .message("The %s licence%s ended on %s.", route.service().title(), LicenceExpiring.callSign(licence.get()),
+        .message("The %s licence%s ended on %s.", route.service().inText(), LicenceExpiring.callSign(licence.get()),
             LicenceExpiring.DAY.format(licence.get().expires().get()))
         .working(() -> LicenceExpiring.working(licence.get(), route.entry().context().on()))
         .source(route.cite(route.service().id().equals("amateur") ? "97.21" : route.service().traits().part()))

@@ -42,7 +42,7 @@ public final class LicenceExpiring implements RouteRule {
       return List.of();
     }
     return List.of(Finding.query(Slug.LICENCE_EXPIRING, route)
-        .message("The %s licence%s ends on %s.", route.service().title(), callSign(licence.get()),
+        .message("The %s licence%s ends on %s.", route.service().inText(), callSign(licence.get()),
             DAY.format(licence.get().expires().get()))
         .working(() -> working(licence.get(), route.entry().context().on()))
         .source(route.cite(route.service().id().equals("amateur") ? "97.21" : route.service().traits().part())));
