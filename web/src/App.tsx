@@ -9,6 +9,7 @@ import { MatrixPage } from './matrix/MatrixPage';
 import { PlanPage } from './plans/PlanPage';
 import { RosterPage } from './roster/RosterPage';
 import { RulebookPage } from './rulebooks/RulebookPage';
+import { Fault } from './ui/Fault';
 import { Notice } from './ui/Notice';
 
 // The map's outlines are a third of the application; they come when a place is looked at.
@@ -27,18 +28,20 @@ export function App() {
     );
   if (!session.data.account) return <SignIn />;
   return (
-    <Suspense fallback={<p className="text-soft p-6">Opening …</p>}>
-      <Routes>
-        <Route path="/" element={<Navigate to="/lists" replace />} />
-        <Route path="/lists" element={<ListsPage />} />
-        <Route path="/lists/:list" element={<DeskPage />} />
-        <Route path="/lists/:list/who" element={<MatrixPage />} />
-        <Route path="/lists/:list/place" element={<PlacePage />} />
-        <Route path="/roster" element={<RosterPage />} />
-        <Route path="/plan" element={<PlanPage />} />
-        <Route path="/rulebook" element={<RulebookPage />} />
-        <Route path="*" element={<Navigate to="/lists" replace />} />
-      </Routes>
-    </Suspense>
+    <Fault>
+      <Suspense fallback={<p className="text-soft p-6">Opening …</p>}>
+        <Routes>
+          <Route path="/" element={<Navigate to="/lists" replace />} />
+          <Route path="/lists" element={<ListsPage />} />
+          <Route path="/lists/:list" element={<DeskPage />} />
+          <Route path="/lists/:list/who" element={<MatrixPage />} />
+          <Route path="/lists/:list/place" element={<PlacePage />} />
+          <Route path="/roster" element={<RosterPage />} />
+          <Route path="/plan" element={<PlanPage />} />
+          <Route path="/rulebook" element={<RulebookPage />} />
+          <Route path="*" element={<Navigate to="/lists" replace />} />
+        </Routes>
+      </Suspense>
+    </Fault>
   );
 }

@@ -6,6 +6,10 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.StreamSupport;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.Polygon;
+import org.locationtech.jts.simplify.TopologyPreservingSimplifier;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
@@ -24,6 +28,8 @@ import org.wache.server.problems.Refused;
 /** What the rulebook says of places: for a map, and for a place that somebody asks about. */
 @RestController
 class PlacesController {
+
+  private static final double MAP_DEGREES = 0.02;
 
   private final Editions editions;
 
@@ -56,8 +62,18 @@ class PlacesController {
     return limit.span() + ": not more than " + limit.limit().watts() + " " + limit.limit().measure().words();
   }
 
+  /** The outside of its largest part, as fine as a map of this size can show. */
   private static List<double[]> outline(Zone zone) {
-    return Arrays.stream(zone.shape().convexHull().getCoordinates()).map(c -> new double[] {c.x, c.y}).toList();
+    Geometry shape = zone.shape();
+    Geometry largest = shape;
+    for (int i = 0; i < shape.getNumGeometries(); i++) {
+      Geometry part = shape.getGeometryN(i);
+      largest = i == 0 || part.getArea() > largest.getArea() ? part : largest;
+    }
+    Geometry simple = TopologyPreservingSimplifier.simplify(largest, MAP_DEGREES);
+    Coordinate[] ring = simple instanceof Polygon polygon ? polygon.getExteriorRing().getCoordinates()
+        : simple.convexHull().getCoordinates();
+    return Arrays.stream(ring).map(c -> new double[] {c.x, c.y}).toList();
   }
 
   /** What holds at a place: its region, how it lies to the lines, and what is closed or limited there. */
