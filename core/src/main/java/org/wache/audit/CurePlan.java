@@ -24,7 +24,7 @@ public final class CurePlan {
   private static final int LISTEN_ONLY = 60;
   private static final int OTHER_FIELD = 2;
   private static final int STILL_A_QUERY = 1;
-  private static final int MOST_ROUNDS = 3;
+  private static final int MOST_ROUNDS = 6;
 
   private final List<Step> steps;
   private final List<Integer> left;
@@ -60,20 +60,41 @@ public final class CurePlan {
     Audit now = dropped.isEmpty() ? audit : without(audit, dropped);
     int[] origin = IntStream.range(0, before.size()).filter(i -> !dropped.contains(i)).toArray();
     for (int round = 0; round < MOST_ROUNDS; round++) {
-      boolean changed = false;
-      for (int i = 0; i < origin.length; i++) {
-        Optional<ProvedRemedy> best = wants(now.entry(i).verdict(), scope) ? best(now, i) : Optional.empty();
-        if (best.isPresent()) {
-          labels.computeIfAbsent(origin[i], any -> new ArrayList<>()).add(best.get().change().label());
-          now = now.with(i, now.changed(i, best.get().change().fields()));
-          changed = true;
-        }
-      }
-      if (!changed) {
+      Audit cured = round(now, origin, labels, scope);
+      if (cured == now) {
         break;
       }
+      now = cured;
     }
     return collected(audit, now, origin, dropped, labels, scope);
+  }
+
+  /**
+   * Cures each entry once. A new number has to differ from those just given, so it is given at once; all else is applied
+   * together and audited in one go, and what disturbs something else is left to the next round.
+   */
+  private static Audit round(Audit before, int[] origin, Map<Integer, List<String>> labels, Scope scope) {
+    Audit now = before;
+    Map<Integer, Channel> together = new java.util.TreeMap<>();
+    for (int i = 0; i < origin.length; i++) {
+      Optional<ProvedRemedy> best = wants(now.entry(i).verdict(), scope) ? best(now, i) : Optional.empty();
+      if (best.isEmpty()) {
+        continue;
+      }
+      Map<Field, String> fields = best.get().change().fields();
+      labels.computeIfAbsent(origin[i], any -> new ArrayList<>()).add(best.get().change().label());
+      if (fields.containsKey(Field.NUMBER)) {
+        now = now.with(i, now.changed(i, fields));
+      } else {
+        together.put(i, now.changed(i, fields));
+      }
+    }
+    if (together.isEmpty()) {
+      return now;
+    }
+    List<Channel> channels = new ArrayList<>(now.list().channels());
+    together.forEach(channels::set);
+    return now.auditor().audit(new ChannelList(now.list().name(), now.list().extraColumns(), channels));
   }
 
   private static CurePlan collected(Audit audit, Audit now, int[] origin, List<Integer> dropped,
