@@ -137,4 +137,47 @@ class AuditCommandTest {
     assertThat(audit(file("c.json",
         "{\"format\":\"wache-list/1\",\"channels\":[{\"rxMhz\":\"162.550\"}]}")).status()).isZero();
   }
+
+  /** Verdict and first rule of each entry, as {@code hold power-over}. */
+  private static List<String> told(JsonNode result) {
+    List<String> all = new ArrayList<>();
+    result.path("channels").forEach(channel -> all.add(channel.path("verdict").asString() + " "
+        + channel.path("findings").path(0).path("rule").asString("")));
+    return all;
+  }
+
+  @Test
+  void aContextWithASiteAnOverlayAndUnitsIsHeldAgainstTheList() throws Exception {
+    String list = file("places.csv", HEADER + "1,Seventy,446.000,446.000,FM,,60,,,\n2,Low,427.000,427.000,NFM,,5,,,\n"
+        + "3,Gauges,146.460,146.460,FM,,5,,,\n4,Fleet,451.800,451.800,NFM,,5,,,\n");
+    String holders = """
+        "holders":[{"name":"All","licences":[{"service":"amateur","class":"technician"},{"service":"land-mobile",
+          "callSign":"WZZB202","lines":[{"mhz":"451.800","emission":"11K2F3E","outputW":5,"erpW":5,"units":20,
+          "area":{"south":41,"west":-84,"north":44,"east":-82}}]}]}],
+        "overlay":[{"mhz":"146.445-146.475","uses":"fm-simplex","warning":"gauges first"}]""";
+    String detroit = file("detroit.json", "{\"site\":{\"latitude\":42.33,\"longitude\":-83.05},\"unitsInUse\":21," + holders + "}");
+    JsonNode there = audit(list, "--context", detroit, "--on", "2026-11-25", "--json").json();
+    assertThat(told(there))
+        .containsExactly("clear ", "hold outside-authorisation", "query local-warning", "hold outside-authorisation");
+    assertThat(there.path("channels").path(1).path("findings")).as("both routes are told").anySatisfy(finding ->
+        assertThat(finding.path("rule").asString()).isEqualTo("restricted-area"));
+    String arizona = file("arizona.json", "{\"site\":{\"region\":\"AZ\"},\"unitsInUse\":20," + holders + "}");
+    assertThat(told(audit(list, "--context", arizona, "--on", "2026-11-25", "--json").json()))
+        .startsWith("hold power-over").element(3).asString().startsWith("hold outside-authorisation");
+    String nowhere = file("nowhere.json", "{" + holders + "}");
+    assertThat(told(audit(list, "--context", nowhere, "--on", "2026-11-25", "--json").json()))
+        .containsExactly("query place-unknown", "query restricted-area", "query local-warning", "query place-unknown");
+  }
+
+  @Test
+  void whatIsWrongInAContextIsOneLineWithItsPlace() throws Exception {
+    String list = file("one.csv", HEADER + "1,Levee,146.550,146.550,FM,,5,,,\n");
+    for (String bad : List.of("{\"site\":{\"latitude\":99,\"longitude\":0}}", "{\"overlay\":[{\"mhz\":\"tea\"}]}",
+        "{\"unitsInUse\":\"many\"}", "{\"holders\":[{\"licences\":[{\"service\":\"amateur\",\"class\":\"king\"}]}]}")) {
+      Ran ran = audit(list, "--context", file("bad.json", bad));
+      assertThat(ran.status()).as(bad).isEqualTo(2);
+      assertThat(ran.error().strip().lines()).as(ran.error()).hasSize(1);
+      assertThat(ran.out()).isEmpty();
+    }
+  }
 }
