@@ -240,4 +240,16 @@ class JudgementTest {
       assertThat(each.path("changed").size()).isEqualTo(2);
     });
   }
+
+  @Test
+  void aListThatWasLookedAtIsNotToldAgainNorIsOneThatFollowsIt() {
+    long list = carriedBy("number,rx_mhz,tx_mhz,mode,power_w\n1,5.354,5.354,USB,9\n", teams("HF desk"));
+    JsonNode variant = Browserless.json(who.post("/api/lists/" + list + "/variants",
+        "{\"name\":\"follows\",\"carriers\":" + teams("HF desk") + "}"));
+    for (long each : new long[] {list, variant.path("id").asLong()}) {
+      assertThat(who.put("/api/lists/" + each + "/edition-seen", "{}").statusCode()).isEqualTo(204);
+      assertThat(get("/api/groups/" + who.group() + "/home").path("lists"))
+          .noneMatch(told -> told.path("list").asLong() == each);
+    }
+  }
 }

@@ -39,8 +39,9 @@ public class ListEffects {
         .stream().map(ListEffects::reversed).toList();
   }
 
+  /** A variant was last looked at when it was itself, or else when its parent was. */
   private static Optional<String> seenUnder(Source source) {
-    return source.parent().map(ListStore.Head::editionSeen).orElse(source.head().editionSeen());
+    return source.head().editionSeen().or(() -> source.parent().flatMap(ListStore.Head::editionSeen));
   }
 
   private static Optional<Edition.EditionDates> dates(String id) {

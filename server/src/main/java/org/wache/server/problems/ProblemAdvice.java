@@ -1,7 +1,10 @@
 package org.wache.server.problems;
 
+import java.sql.SQLException;
+import java.util.Set;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataAccessException;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
 import org.springframework.web.bind.annotation.ExceptionHandler;
@@ -13,6 +16,8 @@ import org.wache.exchange.FileProblem;
 @RestControllerAdvice
 class ProblemAdvice extends ResponseEntityExceptionHandler {
 
+  /** Invalid byte in a text, and untranslatable character. */
+  private static final Set<String> UNSTORABLE = Set.of("22021", "22P05");
   private static final Logger LOG = LoggerFactory.getLogger(ProblemAdvice.class);
 
   @ExceptionHandler
@@ -32,6 +37,16 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
   @ExceptionHandler
   ProblemDetail refused(Refused problem) {
     return detail(HttpStatus.UNPROCESSABLE_CONTENT, "Not possible like this", problem.getMessage());
+  }
+
+  /** PostgreSQL keeps no text with a zero character; nothing was saved of the request that had one. */
+  @ExceptionHandler
+  ProblemDetail unstorable(DataAccessException problem) {
+    if (problem.getMostSpecificCause() instanceof SQLException cause && UNSTORABLE.contains(cause.getSQLState())) {
+      return detail(HttpStatus.UNPROCESSABLE_CONTENT, "Not possible like this",
+          "A text holds a character that cannot be stored. Nothing was saved: type or paste that text anew.");
+    }
+    return any(problem);
   }
 
   @ExceptionHandler
