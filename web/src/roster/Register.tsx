@@ -73,7 +73,8 @@ export function Register({ party, onTake }: Props) {
         ))}
       </ul>
       <p className="text-second text-soft">
-        A stand-in register with invented records. It never changes the roster by itself.
+        The register never changes the roster by itself. Unless another is named, it is a stand-in with
+        invented records.
       </p>
     </section>
   );
