@@ -25,6 +25,7 @@ public final class Edition {
   private final BandPlan plan;
   private final ToneTable tones;
   private final ChannelNames channelNames;
+  private final Listening listening;
   private final Geography geography;
 
   /** An edition's identifier and the day it comes into force. */
@@ -32,7 +33,7 @@ public final class Edition {
 
   Edition(String rulebook, EditionDates dates, String code, Span plausible, double frequencyErrorPpm,
       List<Service> services, List<Allocation> allocations, String allocationSource, BandPlan plan, ToneTable tones,
-      ChannelNames channelNames, Geography geography) {
+      ChannelNames channelNames, Listening listening, Geography geography) {
     this.rulebook = rulebook;
     this.dates = dates;
     this.code = code;
@@ -46,13 +47,14 @@ public final class Edition {
     this.plan = plan;
     this.tones = tones;
     this.channelNames = channelNames;
+    this.listening = listening;
     this.geography = geography;
   }
 
   /** The same edition with another band plan, such as one with a local overlay. */
   public Edition withPlan(BandPlan other) {
     return new Edition(rulebook, dates, code, plausible, frequencyErrorPpm, services, allAllocations, allocationSource,
-        other, tones, channelNames, geography);
+        other, tones, channelNames, listening, geography);
   }
 
   /** The edition with what is allowed in some places only, where all of the area lies in them. */
@@ -63,7 +65,7 @@ public final class Edition {
         : service).toList();
     return there.equals(services) ? this
         : new Edition(rulebook, dates, code, plausible, frequencyErrorPpm, there, allAllocations, allocationSource,
-            plan, tones, channelNames, geography);
+            plan, tones, channelNames, listening, geography);
   }
 
   @SuppressWarnings({"unchecked", "rawtypes"}) // Java has no arrays of generic lists
@@ -180,6 +182,11 @@ public final class Edition {
   /** What personal radios call their channels. */
   public ChannelNames channelNames() {
     return channelNames;
+  }
+
+  /** Channels of services that a club only listens to. */
+  public Listening listening() {
+    return listening;
   }
 
   /** What it says of places. */

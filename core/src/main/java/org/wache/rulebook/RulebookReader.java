@@ -12,6 +12,7 @@ import java.util.TreeSet;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.regex.Pattern;
 import org.wache.signal.Frequency;
+import org.wache.signal.Mode;
 import org.wache.signal.Span;
 import org.wache.signal.Tone;
 import tools.jackson.core.JacksonException;
@@ -71,7 +72,7 @@ public final class RulebookReader {
         head.number("frequency_error_ppm"), services,
         allocations.rows("rows").stream().filter(row -> row.inForce(day)).map(RulebookReader::allocation).toList(),
         allocations.text("source"), plan(day), tones(),
-        ChannelNames.read(file(folder + "channel-names.yaml")),
+        ChannelNames.read(file(folder + "channel-names.yaml")), Listening.read(file(folder + "listening.yaml")),
         new GeographyReader(file(folder + "places.yaml"), () -> file(folder + "regions.json").node()).on(day));
   }
 
@@ -185,7 +186,8 @@ public final class RulebookReader {
   }
 
   private static Allocation allocation(Row row) {
-    return new Allocation(row.span("mhz"), row.text("whose"), row.text("say"), row.text("open").equals("licence"));
+    return new Allocation(row.span("mhz"), row.text("whose"), row.text("say"), row.text("open").equals("licence"),
+        row.optional("mode").map(mode -> Mode.parse(mode).orElseThrow(() -> row.problem("mode", "a mode such as AM"))));
   }
 
   private BandPlan plan(LocalDate day) {
