@@ -4,6 +4,7 @@ import { FirstAccount } from './accounts/FirstAccount';
 import { SignIn } from './accounts/SignIn';
 import { useSession } from './accounts/session';
 import { DeskPage } from './desk/DeskPage';
+import { IntakePage } from './intake/IntakePage';
 import { ListsPage } from './lists/ListsPage';
 import { MatrixPage } from './matrix/MatrixPage';
 import { PlanPage } from './plans/PlanPage';
@@ -36,6 +37,7 @@ export function App() {
           <Route path="/lists/:list" element={<DeskPage />} />
           <Route path="/lists/:list/who" element={<MatrixPage />} />
           <Route path="/lists/:list/place" element={<PlacePage />} />
+          <Route path="/intake/:intake" element={<IntakePage />} />
           <Route path="/roster" element={<RosterPage />} />
           <Route path="/plan" element={<PlanPage />} />
           <Route path="/rulebook" element={<RulebookPage />} />

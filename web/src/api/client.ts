@@ -23,14 +23,15 @@ export class Problem extends Error {
   }
 }
 
-const token = () => /(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1] ?? '';
+/** The token against forged requests. */
+export const token = () => decodeURIComponent(/(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1] ?? '');
 
 export const api = createClient<paths>({ baseUrl: window.location.origin });
 
 api.use({
   onRequest({ request }) {
     if (request.method !== 'GET') {
-      request.headers.set('X-XSRF-TOKEN', decodeURIComponent(token()));
+      request.headers.set('X-XSRF-TOKEN', token());
     }
     return request;
   },
@@ -51,30 +52,13 @@ export async function data<T>(answer: Promise<Answer<T>>): Promise<T> {
     if (cause instanceof DOMException && cause.name === 'AbortError') throw cause;
     throw new Problem(0, 'The server does not answer. What you typed is still here; try again.');
   }
-  if (!got.response.ok) throw problem(got.response.status, got.error);
+  if (!got.response.ok) throw refusal(got.response.status, got.error);
   return got.data as T;
 }
 
-function problem(status: number, body: unknown): Problem {
+/** What the server said against it. */
+export function refusal(status: number, body: unknown): Problem {
   const said = body as { detail?: string; title?: string } | undefined;
   if (status === 401 && !said?.detail) return new Problem(401, 'You are signed out. Sign in again.');
   return new Problem(status, said?.detail ?? said?.title ?? `The server refused this (${status}).`, body);
-}
-
-/** Sends a file as it is. */
-export async function sendFile(group: number, file: File): Promise<Schemas['Made']> {
-  const name = file.name.replace(/\.[^.]+$/, '');
-  let response: Response;
-  try {
-    response = await fetch(`/api/groups/${group}/lists?name=${encodeURIComponent(name)}`, {
-      method: 'POST',
-      headers: { 'Content-Type': 'application/octet-stream', 'X-XSRF-TOKEN': decodeURIComponent(token()) },
-      body: file,
-    });
-  } catch {
-    throw new Problem(0, 'The server does not answer. Nothing was taken in; try again.');
-  }
-  const body: unknown = await response.json().catch(() => undefined);
-  if (!response.ok) throw problem(response.status, body);
-  return body as Schemas['Made'];
 }

@@ -1,12 +1,23 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useMemo, useRef, useState } from 'react';
-import { Link, useSearchParams } from 'react-router';
-import { api, data, type Cure, type Desk as DeskData, type Schemas, type Slip } from '../api/client';
+import { Link, useNavigate, useSearchParams } from 'react-router';
+import {
+  api,
+  data,
+  type Change,
+  type Cure,
+  type Desk as DeskData,
+  type Schemas,
+  type Slip,
+} from '../api/client';
+import { bring } from '../intake/bring';
 import { BandChips } from '../ruler/BandChips';
 import { Ruler } from '../ruler/Ruler';
 import { around, bandAt, channelView, holds, home, panned, type View, viewOf, zoomed } from '../ruler/view';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
+import { AddBar } from './AddBar';
+import { AsideRows } from './AsideRows';
 import { Assumed } from './Assumed';
 import { ClashDialog } from './ClashDialog';
 import { CureAll } from './CureAll';
@@ -32,12 +43,14 @@ const NARROW = '(max-width: 63.99rem)';
 
 /** The Desk: the ruler over the entries, the findings beside them. */
 export function Desk({ desk, ruler, holder, work }: Props) {
+  const go = useNavigate();
   const [params, setParams] = useSearchParams();
   const [settled, setSettled] = useState<ReadonlyMap<number, string>>(() => snapshot(desk.slips));
   const [manual, setManual] = useState<View>();
   const [draft, setDraft] = useState<Record<string, string>>({});
   const [keys, setKeys] = useState(false);
   const [cureAll, setCureAll] = useState(false);
+  const [adding, setAdding] = useState(false);
   const searchBox = useRef<HTMLInputElement>(null);
   const page = useRef<HTMLDivElement>(null);
   const grouping = (params.get('group') ?? 'verdict') as Grouping;
@@ -149,20 +162,24 @@ export function Desk({ desk, ruler, holder, work }: Props) {
       show: (chosen.includes(verdict) ? chosen.filter((each) => each !== verdict) : [verdict]).join(','),
     });
   };
-  const add = () =>
-    work.act('new entry', [
-      {
-        kind: 'add',
-        entry: null,
-        behind: saved?.id ?? null,
-        before: {},
-        after: {
-          name: 'New entry',
-          number: String(nextNumber(desk.slips)),
-          rxMhz: saved?.fields.rxMhz ?? '146.520',
-        },
-      },
-    ]);
+  const addEntries = async (label: string, entries: Record<string, string>[]) => {
+    let number = nextNumber(desk.slips);
+    const taken = new Set(desk.slips.map((slip) => slip.fields.number));
+    const changes = entries.map((fields): Change => {
+      const given = fields.number && !taken.has(fields.number) ? fields.number : String(number++);
+      taken.add(given);
+      return { kind: 'add', entry: null, behind: null, before: {}, after: { ...fields, number: given } };
+    });
+    return work.act(label, changes);
+  };
+  const tableInto = async (text: string) => {
+    try {
+      const brought = await bring(desk.groupId, new Blob([text]), 'Pasted', '', () => undefined);
+      void go(`/intake/${brought.id}?into=${desk.id}`);
+    } catch (cause) {
+      work.tell((cause as Error).message);
+    }
+  };
   const remove = () => {
     if (!saved) return;
     const at = order.findIndex((slip) => slip.id === saved.id);
@@ -195,7 +212,7 @@ export function Desk({ desk, ruler, holder, work }: Props) {
     toggle,
     find: () => searchBox.current?.focus(),
     group: () => setParam({ group: NEXT[grouping] }),
-    add: () => void add(),
+    add: () => !work.fixed && setAdding(true),
     remove,
     help: () => setKeys(true),
     cureAll: () => !work.fixed && setCureAll(true),
@@ -284,7 +301,7 @@ export function Desk({ desk, ruler, holder, work }: Props) {
             onToggle={toggle}
             onSearch={(text) => setParam({ find: text })}
             onGroup={() => setParam({ group: NEXT[grouping] })}
-            onAdd={() => void add()}
+            onAdd={() => setAdding(true)}
             onCureAll={() => setCureAll(true)}
             fixed={work.fixed !== undefined}
           />
@@ -310,6 +327,16 @@ export function Desk({ desk, ruler, holder, work }: Props) {
               </Notice>
             </div>
           )}
+          {adding && !work.fixed && (
+            <AddBar
+              list={desk.id}
+              version={desk.version}
+              onAdd={addEntries}
+              onTable={(text) => void tableInto(text)}
+              onClose={() => setAdding(false)}
+            />
+          )}
+          {!work.fixed && <AsideRows list={desk.id} version={desk.version} onAdd={addEntries} />}
           <div className="min-h-0 grow">
             {order.length > 0 ? (
               <SlipList
@@ -321,7 +348,7 @@ export function Desk({ desk, ruler, holder, work }: Props) {
             ) : (
               <p className="text-soft p-4">
                 {desk.slips.length === 0
-                  ? 'The list is empty. Press n for a first entry, or bring in a file on the page of lists.'
+                  ? 'The list is empty. Press n and write an entry as you would on paper: 146.94 - 100, or gmrs 16 rpt 141.3.'
                   : 'No entry is like that. Clear the search, or press the verdict again to see all.'}
               </p>
             )}

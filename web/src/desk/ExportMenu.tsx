@@ -14,8 +14,18 @@ export function ExportMenu({ list }: { list: number }) {
         className="border-edge bg-sheet z-30 w-64 rounded border p-1 shadow-lg focus:outline-none"
       >
         <MenuItem>
+          <a className={ITEM} href={`/api/lists/${list}/export.pdf`} download>
+            Printed list (PDF), with verdicts
+          </a>
+        </MenuItem>
+        <MenuItem>
+          <a className={ITEM} href={`/api/lists/${list}/export.xlsx`} download>
+            Workbook (XLSX)
+          </a>
+        </MenuItem>
+        <MenuItem>
           <a className={ITEM} href={`/api/lists/${list}/export.csv`} download>
-            CSV, for spreadsheets
+            CSV, for any program
           </a>
         </MenuItem>
         <MenuItem>

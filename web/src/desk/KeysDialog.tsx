@@ -13,7 +13,7 @@ const KEYS: [string, string][] = [
   ['+ −', 'zoom the ruler'],
   ['[ ]', 'pan the ruler'],
   ['0', 'the whole band'],
-  ['n', 'a new entry after this one'],
+  ['n', 'add entries, as you would write them'],
   ['Delete', 'take the entry out'],
   ['?', 'this help'],
 ];

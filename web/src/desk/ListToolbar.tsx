@@ -56,7 +56,7 @@ export function ListToolbar(props: Props) {
       {!props.fixed && (
         <>
           <Button kind="quiet" className="text-second" onClick={onAdd}>
-            New entry
+            Add entries
           </Button>
           <Button
             className="text-second"

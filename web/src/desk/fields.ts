@@ -28,6 +28,7 @@ export const FIELDS: FieldSpec[] = [
     options: ['', 'amateur', 'gmrs', 'frs', 'murs', 'cb', 'land-mobile'],
   },
   { key: 'scan', label: 'Scan', hint: 'yes or no' },
+  { key: 'zone', label: 'Zone', hint: 'none' },
   { key: 'note', label: 'Note', hint: '', wide: true },
 ];
 

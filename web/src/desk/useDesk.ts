@@ -1,12 +1,25 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { day } from '../ui/dates';
-import { api, data, Problem, type Change, type Conflict, type Desk, type Slip } from '../api/client';
+import {
+  api,
+  data,
+  Problem,
+  type Change,
+  type Conflict,
+  type Desk,
+  type Schemas,
+  type Slip,
+} from '../api/client';
+
+type Order = Schemas['Order'];
 
 /** Something done that can be undone. */
 interface Step {
   label: string;
   changes: Change[];
+  /** A new order of the entries, and the one before. */
+  order?: Order;
 }
 
 interface Clash {
@@ -71,7 +84,7 @@ export function useDesk(list: number, on?: string) {
       const changed = await data(
         api.POST('/api/lists/{list}/changes', {
           params: { path: { list } },
-          body: { version, changes: step.changes },
+          body: { version, changes: step.changes, order: step.order ?? null },
         }),
       );
       queries.setQueryData<Desk>(key, (old) => {
@@ -82,7 +95,11 @@ export function useDesk(list: number, on?: string) {
         return { ...old, version: changed.version, counts: changed.counts, slips: ordered };
       });
       setProblem(undefined);
-      return { label: step.label, changes: inverse(step.changes, changed.added) };
+      return {
+        label: step.label,
+        changes: inverse(step.changes, changed.added),
+        order: step.order && { before: step.order.after, after: step.order.before },
+      };
     } catch (cause) {
       if (cause instanceof Problem && cause.status === 409) {
         setClash({ step, conflict: cause.body as Conflict });
@@ -94,12 +111,12 @@ export function useDesk(list: number, on?: string) {
   }
 
   /** Makes a change, and keeps the way back. */
-  async function act(label: string, changes: Change[]): Promise<boolean> {
+  async function act(label: string, changes: Change[], order?: Order): Promise<boolean> {
     if (fixed) {
       setProblem(fixed);
       return false;
     }
-    const back = await send({ label, changes });
+    const back = await send({ label, changes, order });
     if (!back) return false;
     setPast((steps) => [...steps, back]);
     setFuture([]);
@@ -141,7 +158,7 @@ export function useDesk(list: number, on?: string) {
       const both = open.conflict.conflicts.find((each) => each.entry === change.entry);
       return both ? { ...change, before: { ...change.before, ...both.theirs } } : change;
     });
-    await act(open.step.label, changes);
+    await act(open.step.label, changes, open.step.order);
   }
 
   return {

@@ -3,13 +3,13 @@ import { Link, useNavigate } from 'react-router';
 import { useGroup } from '../accounts/group';
 import { api, data, type Schemas } from '../api/client';
 import { Time } from '../home/Time';
+import { BringIn } from '../intake/BringIn';
 import { moment } from '../ui/dates';
 import { GroupSelect } from '../ui/GroupSelect';
 import { Notice } from '../ui/Notice';
 import { PageHeader } from '../ui/PageHeader';
 import { some } from '../ui/people';
 import { VERDICTS, VerdictMark, verdictText, verdictWord } from '../ui/VerdictMark';
-import { ImportDrop } from './ImportDrop';
 
 /** The group's lists, worst first, what time brings, and the way to bring in another list. */
 export function ListsPage() {
@@ -38,11 +38,11 @@ export function ListsPage() {
         {lists.data?.length === 0 && <Empty />}
         {group && <Time key={group.id} group={group.id} />}
         {group && (
-          <ImportDrop
+          <BringIn
             group={group.id}
-            onDone={(made) => {
+            onList={(list) => {
               void queries.invalidateQueries({ queryKey: ['lists'] });
-              void go(`/lists/${made.id}`);
+              void go(`/lists/${list}`);
             }}
           />
         )}
@@ -58,13 +58,13 @@ export function ListsPage() {
 function Empty() {
   return (
     <div className="border-line bg-sheet max-w-prose rounded border px-4 py-3">
-      <p>There is no list yet. A list is a table with a heading row, for example:</p>
+      <p>
+        There is no list yet. Bring in any table with frequencies in it, or paste lines as people write them:
+      </p>
       <pre className="bg-sunk text-second my-2 overflow-x-auto rounded p-2 font-mono">
-        {
-          'number,name,rx_mhz,tx_mhz,mode,power_w,tx_tone\n1,Ridge repeater,146.940,146.340,FM,5,100.0\n2,Weather,162.550,,NFM,,'
-        }
+        {'146.94 - 100 Ridge repeater\ngmrs 16 rpt 141.3\nfrs 14 code 27\nwx 2'}
       </pre>
-      <p>An empty tx_mhz means that the entry only listens.</p>
+      <p>Each line is shown with what it is taken for before anything becomes a list.</p>
     </div>
   );
 }

@@ -75,6 +75,20 @@ public final class Audit {
     return new Audit(auditor, newList, newIndex, copy);
   }
 
+  /** The audit after one more entry came behind the others. */
+  public Audit plus(Channel added) {
+    List<Channel> channels = new ArrayList<>(list.channels());
+    channels.add(added);
+    ChannelList newList = new ChannelList(list.name(), list.extraColumns(), channels);
+    ListIndex newIndex = new ListIndex(channels);
+    BitSet again = new BitSet(channels.size());
+    again.set(entries.length);
+    newIndex.relatives(added, again::set);
+    EntryAudit[] copy = Arrays.copyOf(entries, channels.size());
+    again.stream().forEach(i -> copy[i] = auditor.judge(new Entry(channels.get(i), i, newList, newIndex, auditor.context())));
+    return new Audit(auditor, newList, newIndex, copy);
+  }
+
   /** What makes an entry legal for a holder; holders count as in the context. */
   public Optional<Authority> authority(int position, int holder) {
     return judgement(position, holder).route().map(Authorities::of);

@@ -32,6 +32,7 @@ public final class Difference {
     text(all, before, after, Field.SCAN, "scan");
     text(all, before, after, Field.TIMEOUT_S, "time-out", " s");
     text(all, before, after, Field.NOTE, "note");
+    text(all, before, after, Field.ZONE, "zone");
     return all;
   }
 

@@ -17,7 +17,9 @@ public enum Field {
   SERVICE("service", "service"),
   SCAN("scan", "scan"),
   TIMEOUT_S("timeout_s", "timeoutS"),
-  NOTE("note", "note");
+  NOTE("note", "note"),
+  /** The zone or bank of a radio that the entry stands in; written only where one is used. */
+  ZONE("zone", "zone");
 
   private static final Field[] ALL = values();
   private final String column;

@@ -6,20 +6,14 @@ import de.siegmar.fastcsv.reader.CsvRecord;
 import de.siegmar.fastcsv.writer.CsvWriter;
 import java.io.StringWriter;
 import java.util.ArrayList;
-import java.util.Arrays;
-import java.util.EnumSet;
 import java.util.Iterator;
 import java.util.List;
-import java.util.Optional;
-import java.util.Set;
 import org.wache.channel.Channel;
 import org.wache.channel.ChannelList;
-import org.wache.channel.Field;
 
 /** Lists as CSV (RFC 4180, UTF-8), with a header row; separator comma, semicolon or tab. */
 public final class CsvLists {
 
-  private static final Field[] FIELDS = Field.values();
   private static final char[] SEPARATORS = {',', ';', '\t'};
 
   private CsvLists() {}
@@ -97,92 +91,21 @@ public final class CsvLists {
     if (!rows.hasNext()) {
       throw new FileProblem(1, 1, "the file is empty; expected a header row with at least rx_mhz");
     }
-    Header header = Header.of(rows.next());
+    CsvRecord head = rows.next();
+    ListHeader header = ListHeader.of(head.getFields(), head.getStartingLineNumber());
     List<Channel> channels = new ArrayList<>();
     while (rows.hasNext()) {
-      channels.add(header.channel(rows.next()));
+      CsvRecord row = rows.next();
+      channels.add(header.channel(row.getFields(), row.getStartingLineNumber()));
     }
-    return new ChannelList(name, header.extras, channels);
+    return new ChannelList(name, header.extras(), channels);
   }
 
-  /** Which column holds which field. */
-  private static final class Header {
-    private final int[] fieldOf;
-    private final int[] extraOf;
-    private final List<String> extras;
-
-    private Header(int[] fieldOf, int[] extraOf, List<String> extras) {
-      this.fieldOf = fieldOf;
-      this.extraOf = extraOf;
-      this.extras = extras;
-    }
-
-    static Header of(CsvRecord row) {
-      int[] fieldOf = new int[row.getFieldCount()];
-      int[] extraOf = new int[row.getFieldCount()];
-      Set<Field> seen = EnumSet.noneOf(Field.class);
-      List<String> extras = new ArrayList<>();
-      for (int i = 0; i < fieldOf.length; i++) {
-        Optional<Field> field = Field.ofColumn(row.getField(i));
-        if (field.isPresent() && !seen.add(field.get())) {
-          throw new FileProblem(row.getStartingLineNumber(), i + 1L,
-              "the column " + field.get().column() + " stands twice; keep one");
-        }
-        fieldOf[i] = field.map(Field::ordinal).orElse(-1);
-        extraOf[i] = field.isPresent() ? -1 : extras.size();
-        if (field.isEmpty()) {
-          extras.add(Formula.restored(row.getField(i)));
-        }
-      }
-      if (!seen.contains(Field.RX_MHZ)) {
-        throw new FileProblem(row.getStartingLineNumber(), 1,
-            "no column rx_mhz; expected a header row such as number,name,rx_mhz,tx_mhz,mode,power_w");
-      }
-      return new Header(fieldOf, extraOf, extras);
-    }
-
-    Channel channel(CsvRecord row) {
-      int count = row.getFieldCount();
-      if (count > fieldOf.length) {
-        throw new FileProblem(row.getStartingLineNumber(), fieldOf.length + 1L, "the row has " + count
-            + " fields and the header " + fieldOf.length + "; put text with a separator (or a decimal comma) in quotes");
-      }
-      String[] texts = new String[FIELDS.length];
-      Arrays.fill(texts, "");
-      String[] more = new String[extras.size()];
-      Arrays.fill(more, "");
-      for (int i = 0; i < count; i++) {
-        String text = Formula.restored(row.getField(i));
-        if (fieldOf[i] >= 0) {
-          texts[fieldOf[i]] = text;
-        } else {
-          more[extraOf[i]] = text;
-        }
-      }
-      return Channel.ofTexts(texts, more.length == 0 ? List.of() : List.of(more));
-    }
-  }
-
-  /** Writes a list: the known columns in their order, then the list's further ones. */
+  /** Writes a list: the known columns in their order, then the list's further ones; zone only where one is used. */
   public static String write(ChannelList list) {
     StringWriter out = new StringWriter();
     CsvWriter writer = CsvWriter.builder().build(out);
-    List<String> head = new ArrayList<>();
-    for (Field field : FIELDS) {
-      head.add(field.column());
-    }
-    list.extraColumns().forEach(column -> head.add(Formula.harmless(column)));
-    writer.writeRecord(head);
-    for (Channel channel : list.channels()) {
-      List<String> row = new ArrayList<>();
-      for (Field field : FIELDS) {
-        row.add(Formula.harmless(channel.text(field)));
-      }
-      for (int i = 0; i < list.extraColumns().size(); i++) {
-        row.add(i < channel.extras().size() ? Formula.harmless(channel.extras().get(i)) : "");
-      }
-      writer.writeRecord(row);
-    }
+    ListHeader.rows(list).forEach(writer::writeRecord);
     flush(writer);
     return out.toString();
   }

@@ -145,7 +145,11 @@ final class DeskWriter {
   }
 
   static List<Views.SumLine> sum(Finding finding) {
-    return finding.working().lines().stream().map(DeskWriter::line).toList();
+    return sum(finding.working());
+  }
+
+  static List<Views.SumLine> sum(Sum sum) {
+    return sum.lines().stream().map(DeskWriter::line).toList();
   }
 
   private static Views.SumLine line(Sum.Line line) {

@@ -45,6 +45,7 @@ import org.wache.licence.Holder;
 import org.wache.server.accounts.WhoAsks;
 import org.wache.server.problems.Missing;
 import org.wache.server.problems.Refused;
+import org.wache.server.sheets.ListWorkbook;
 
 /** Lists under audit. */
 @RestController
@@ -183,7 +184,8 @@ class ListController {
   /** After plain edits the audit of the new version follows from the old one's, if nobody else changed anything. */
   private void foresee(ListService.Seen old, Views.Changes changes, long account) {
     ListStore.Head now = store.head(account, old.head().id()).orElseThrow(() -> new Missing("The list"));
-    boolean edits = changes.changes().stream().allMatch(change -> change.kind().equals("edit"));
+    boolean edits = changes.order().isEmpty()
+        && changes.changes().stream().allMatch(change -> change.kind().equals("edit"));
     boolean same = now.rosterVersion() == old.head().rosterVersion() && now.overlayVersion() == old.head().overlayVersion();
     if (!edits || !same || now.version() != old.head().version() + 1) {
       return;
@@ -250,12 +252,36 @@ class ListController {
     return file(principal, list, "json", "application/json");
   }
 
+  @GetMapping(path = "/api/lists/{list}/export.xlsx",
+      produces = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet")
+  ResponseEntity<byte[]> workbook(Principal principal, @PathVariable long list) {
+    return file(principal, list, "xlsx", "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet");
+  }
+
+  /** The list on paper, with what the audit says of each entry. */
+  @GetMapping(path = "/api/lists/{list}/export.pdf", produces = "application/pdf")
+  ResponseEntity<byte[]> paper(Principal principal, @PathVariable long list) {
+    ListService.Seen seen = service.seen(who.account(principal).id(), list);
+    return download(seen.head().name() + ".pdf", "application/pdf",
+        PrintedList.write(seen.head().name(), seen.audited().audit(), seen.head().version()));
+  }
+
   private ResponseEntity<byte[]> file(Principal principal, long list, String ending, String type) {
-    ChannelList channels = service.seen(who.account(principal).id(), list).audited().audit().list();
-    String text = ending.equals("csv") ? CsvLists.write(channels) : JsonLists.write(channels);
+    ListService.Seen seen = service.seen(who.account(principal).id(), list);
+    ChannelList as = seen.audited().audit().list();
+    ChannelList channels = new ChannelList(seen.head().name(), as.extraColumns(), as.channels());
+    byte[] bytes = switch (ending) {
+      case "xlsx" -> ListWorkbook.write(channels);
+      case "csv" -> CsvLists.write(channels).getBytes(StandardCharsets.UTF_8);
+      default -> JsonLists.write(channels).getBytes(StandardCharsets.UTF_8);
+    };
+    return download(channels.name() + "." + ending, type, bytes);
+  }
+
+  private static ResponseEntity<byte[]> download(String name, String type, byte[] bytes) {
     ContentDisposition disposition = ContentDisposition.attachment()
-        .filename(channels.name() + "." + ending, StandardCharsets.UTF_8).build();
+        .filename(name, StandardCharsets.UTF_8).build();
     return ResponseEntity.ok().header(HttpHeaders.CONTENT_DISPOSITION, disposition.toString())
-        .contentType(MediaType.parseMediaType(type)).body(text.getBytes(StandardCharsets.UTF_8));
+        .contentType(MediaType.parseMediaType(type)).body(bytes);
   }
 }

@@ -207,8 +207,55 @@ class ListService {
     for (Views.Change change : changes.changes()) {
       apply(list, version, change).ifPresent(added::add);
     }
+    boolean ordered = changes.order().isPresent();
+    if (ordered) {
+      arrange(list, changes.order().get());
+    }
     store.advance(list, version, account, json.writeValueAsString(changes.changes()));
+    if (ordered || changes.changes().stream().anyMatch(change -> !change.kind().equals("edit"))) {
+      store.rememberOrder(list, version);
+    }
     return new Outcome(added, List.of());
+  }
+
+  /** Puts the entries into another order, if they still are in the one that it was begun on. */
+  private void arrange(long list, Views.Order order) {
+    List<Long> now = store.order(list);
+    if (!now.equals(order.before())) {
+      throw new Refused("Somebody else added, moved or took out entries meanwhile. Nothing was saved: look at the list as it"
+          + " is now, and arrange it again.");
+    }
+    if (order.after().size() != now.size() || !Set.copyOf(order.after()).equals(Set.copyOf(now))) {
+      throw new Refused("The new order names other entries than the list has.");
+    }
+    store.arrange(order.after());
+  }
+
+  /** Adds entries behind the others; further columns that the list has not yet are added to it. */
+  @Transactional
+  public void append(long account, long list, ChannelList more) {
+    ListStore.Head head = own(store.lockedHead(account, list).orElseThrow(() -> new Missing("The list")), account);
+    int already = store.order(list).size();
+    if (already + more.channels().size() > MOST_ENTRIES) {
+      throw new Refused("A list holds up to " + MOST_ENTRIES + " entries; with these it would have "
+          + (already + more.channels().size()) + ".");
+    }
+    List<String> columns = new ArrayList<>(head.extraColumns());
+    more.extraColumns().stream().filter(column -> !columns.contains(column)).forEach(columns::add);
+    List<Channel> channels = more.channels().stream().map(channel -> {
+      String[] extras = new String[columns.size()];
+      java.util.Arrays.fill(extras, "");
+      for (int i = 0; i < channel.extras().size(); i++) {
+        extras[columns.indexOf(more.extraColumns().get(i))] = channel.extras().get(i);
+      }
+      return Channel.of(channel.texts(), List.of(extras));
+    }).toList();
+    channels.forEach(ListService::checked);
+    int version = head.version() + 1;
+    store.setExtraColumns(list, columns);
+    store.addEntries(list, version, store.lastPosition(list) + 1, channels);
+    store.advance(list, version, account, json.writeValueAsString(Map.of("appended", channels.size())));
+    store.rememberOrder(list, version);
   }
 
   private ListStore.Stored found(long list, long entry) {

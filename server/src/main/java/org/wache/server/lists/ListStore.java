@@ -196,23 +196,41 @@ class ListStore {
         .param("club", club).param("name", list.name()).param("context", context)
         .param("columns", list.extraColumns().toArray(String[]::new)).param("account", account)
         .query(Long.class).single();
-    addEntries(id, list.channels());
+    addEntries(id, 1, 0, list.channels());
+    begun(id, account);
     return id;
   }
 
   /** All entries in one statement: each field travels as an array of its texts. */
-  private void addEntries(long list, List<Channel> channels) {
+  void addEntries(long list, int version, int from, List<Channel> channels) {
     String arrays = Arrays.stream(FIELDS).map(field -> ":" + field.column()).collect(Collectors.joining(", "));
     JdbcClient.StatementSpec insert = jdbc.sql("insert into entry (list_id, version, position, " + COLUMNS
-            + ", extras) select :list, 1, row, " + COLUMNS + ", string_to_array(extra, chr(31))"
+            + ", extras) select :list, :version, row, " + COLUMNS + ", string_to_array(extra, chr(31))"
             + " from unnest(:rows, " + arrays + ", :extra) as given(row, " + COLUMNS + ", extra)")
-        .param("list", list)
-        .param("rows", IntStream.range(0, channels.size()).boxed().toArray(Integer[]::new))
+        .param("list", list).param("version", version)
+        .param("rows", IntStream.range(from, from + channels.size()).boxed().toArray(Integer[]::new))
         .param("extra", channels.stream().map(channel -> String.join("\u001F", channel.extras())).toArray(String[]::new));
     for (Field field : FIELDS) {
       insert = insert.param(field.column(), channels.stream().map(channel -> channel.text(field)).toArray(String[]::new));
     }
     insert.update();
+  }
+
+  private static final String ORDER = """
+      select coalesce(array_agg(entry.id order by entry.position, entry.id), '{}') from entry
+      where entry.list_id = :list and not entry.removed""";
+
+  /** The first version of a list, with its entries as they came. */
+  private void begun(long list, long account) {
+    jdbc.sql("insert into list_change (list_id, version, account_id, what) values (:list, 1, :account, '{\"made\": true}')")
+        .param("list", list).param("account", account).update();
+    rememberOrder(list, 1);
+  }
+
+  /** Notes which entries the list has, in their order, from a version on. */
+  void rememberOrder(long list, int version) {
+    jdbc.sql("insert into entry_order (list_id, version, entries) select :list, :version, (" + ORDER + ")")
+        .param("list", list).param("version", version).update();
   }
 
   /** The list goes on to its next version; what was changed is kept. */
@@ -265,6 +283,24 @@ class ListStore {
       insert = insert.param(field.column(), channel.text(field));
     }
     return insert.query(Long.class).single();
+  }
+
+  /** The entries of a list in their order. */
+  List<Long> order(long list) {
+    return jdbc.sql("select id from entry where list_id = :list and not removed order by position, id")
+        .param("list", list).query(Long.class).list();
+  }
+
+  /** Gives entries the places in which they stand here. */
+  void arrange(List<Long> entries) {
+    jdbc.sql("update entry set position = given.place from unnest(:entries) with ordinality as given(id, place)"
+            + " where entry.id = given.id")
+        .param("entries", entries.toArray(Long[]::new)).update();
+  }
+
+  void setExtraColumns(long list, List<String> columns) {
+    jdbc.sql("update channel_list set extra_columns = :columns where id = :list")
+        .param("columns", columns.toArray(String[]::new)).param("list", list).update();
   }
 
   int position(long entry) {

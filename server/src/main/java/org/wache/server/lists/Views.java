@@ -71,7 +71,16 @@ public final class Views {
       @NotNull Map<String, String> before, @NotNull Map<String, String> after) {}
 
   /** Changes made on a version of the list. */
-  record Changes(int version, @NotNull List<@NotNull @Valid Change> changes) {}
+  record Changes(int version, @NotNull List<@NotNull @Valid Change> changes,
+      @Schema(nullable = true) Optional<@Valid Order> order) {
+
+    Changes {
+      order = order == null ? Optional.empty() : order;
+    }
+  }
+
+  /** A new order of the entries, and the one that it was begun on. */
+  record Order(@NotNull List<@NotNull Long> before, @NotNull List<@NotNull Long> after) {}
 
   /** What changes came to: the entries in their new order, and the slips that differ. */
   record Changed(int version, Counts counts, List<Long> order, List<Slip> slips, List<Long> added) {}

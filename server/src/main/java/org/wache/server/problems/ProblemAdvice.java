@@ -11,6 +11,7 @@ import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 import org.wache.exchange.FileProblem;
+import org.wache.table.TableProblem;
 
 /** Turns what went wrong into an answer that names the place and the cure. */
 @RestControllerAdvice
@@ -27,6 +28,11 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
     detail.setProperty("line", problem.line());
     detail.setProperty("column", problem.column());
     return detail;
+  }
+
+  @ExceptionHandler
+  ProblemDetail table(TableProblem problem) {
+    return detail(HttpStatus.UNPROCESSABLE_CONTENT, "The table cannot be taken in", problem.getMessage());
   }
 
   @ExceptionHandler

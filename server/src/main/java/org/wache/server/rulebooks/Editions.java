@@ -14,7 +14,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** The rulebook as somebody asks for it: on a day, with the overlay of one of their groups. */
 @Component
-class Editions {
+public class Editions {
 
   private static final JsonMapper JSON = JsonMapper.builder().build();
 
@@ -31,6 +31,12 @@ class Editions {
   /** Today's edition, when no day is named. */
   Edition on(Optional<LocalDate> day) {
     return RulebookReader.shipped("us").on(day.orElseGet(() -> LocalDate.now(clock)));
+  }
+
+  /** Today's edition with the overlay of a group of the account's. */
+  public Edition ofGroup(long account, long group) {
+    Edition edition = on(Optional.empty());
+    return edition.withPlan(edition.plan().overlaid(OverlayReader.rows(JSON.readTree(overlays.rows(account, group)))));
   }
 
   /** With the overlay of a group, when it is one of the account's. */

@@ -1,0 +1,131 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useState, type ClipboardEvent, type KeyboardEvent } from 'react';
+import { api, data, type Schemas } from '../api/client';
+import { Button } from '../ui/Button';
+import { INPUT } from '../ui/Field';
+import { UnderstoodView } from './UnderstoodView';
+
+type Line = Schemas['UnderstoodLine'];
+
+interface Props {
+  list: number;
+  version: number;
+  /** What stands in it at first, such as a row that was kept aside. */
+  initial?: string;
+  /** Adds entries; false when they were not saved. */
+  onAdd: (label: string, entries: Record<string, string>[]) => Promise<boolean>;
+  onTable?: (text: string) => void;
+  onClose: () => void;
+}
+
+const isTable = (text: string) =>
+  /\t/.test(text) || text.split('\n').filter((line) => line.includes(';')).length > 1;
+
+/** Entries as people write them: what each line is taken for is shown with its sum before it is added. */
+export function AddBar({ list, version, initial = '', onAdd, onTable, onClose }: Props) {
+  const [text, setText] = useState(initial);
+  const [chosen, setChosen] = useState<number>(0);
+  const lines = text.split('\n').filter((line) => line.trim() !== '');
+  const many = text.includes('\n');
+  const read = useQuery({
+    queryKey: ['understood', list, version, lines],
+    enabled: lines.length > 0,
+    placeholderData: keepPreviousData,
+    gcTime: 10_000,
+    queryFn: ({ signal }) =>
+      data(
+        api.POST('/api/lists/{list}/understood', {
+          params: { path: { list } },
+          body: { lines: lines.slice(0, 500) },
+          signal,
+        }),
+      ),
+  });
+  const current = lines.length > 0 && !read.isPlaceholderData ? read.data : undefined;
+  const shown = lines.length > 0 ? (read.data ?? []) : [];
+  const good = (current ?? []).filter((line) => line.problem === null);
+
+  const type = (next: string) => {
+    setText(next);
+    setChosen(0);
+  };
+  const fieldsOf = (line: Line) =>
+    (chosen > 0 && !many ? line.others[chosen - 1]?.fields : undefined) ?? line.fields;
+  const add = async () => {
+    if (good.length === 0) return;
+    const entries = good.map(fieldsOf);
+    const label =
+      entries.length === 1 ? `adding ${entries[0]?.name ?? 'an entry'}` : `adding ${entries.length} entries`;
+    if (await onAdd(label, entries)) {
+      // What could not be understood stays to be mended.
+      type(
+        (current ?? [])
+          .filter((line) => line.problem !== null)
+          .map((line) => line.line)
+          .join('\n'),
+      );
+    }
+  };
+  const keys = (event: KeyboardEvent) => {
+    if (event.key === 'Escape') {
+      event.stopPropagation();
+      onClose();
+    } else if (event.key === 'Enter' && !event.shiftKey && (!many || event.ctrlKey || event.metaKey)) {
+      event.preventDefault();
+      void add();
+    } else if (event.key === 'ArrowDown' && !many && (current?.[0]?.others.length ?? 0) > 0) {
+      event.preventDefault();
+      setChosen((old) => (old + 1) % ((current?.[0]?.others.length ?? 0) + 1));
+    }
+  };
+  const paste = (event: ClipboardEvent) => {
+    const pasted = event.clipboardData.getData('text');
+    if (onTable && isTable(pasted)) {
+      event.preventDefault();
+      onTable(pasted);
+    }
+  };
+  return (
+    <section aria-label="Add entries" className="border-line bg-accent-wash border-b px-3 py-2">
+      <div className="flex items-start gap-2">
+        <textarea
+          autoFocus
+          rows={many ? Math.min(10, lines.length + 1) : 1}
+          aria-label="Entry as you would write it"
+          placeholder="146.94 - 100   ·   gmrs 16 rpt 141.3   ·   frs 14 code 27   ·   wx 2"
+          className={`${INPUT} grow resize-none font-mono`}
+          value={text}
+          spellCheck={false}
+          onChange={(event) => type(event.target.value)}
+          onKeyDown={keys}
+          onPaste={paste}
+        />
+        <Button kind="strong" disabled={good.length === 0} onClick={() => void add()}>
+          {many ? `Add ${good.length}` : 'Add'}{' '}
+          <kbd className="font-mono text-[12px]">{many ? 'Ctrl ↵' : '↵'}</kbd>
+        </Button>
+        <Button kind="quiet" onClick={onClose} aria-label="Close the add line">
+          Esc
+        </Button>
+      </div>
+      <div aria-live="polite" className="max-h-[45vh] overflow-y-auto">
+        {lines.length === 0 && (
+          <p className="text-second text-soft pt-1.5">
+            Frequency or channel first, then + or −, tone, width, power, name, in any order. Several lines can
+            be pasted; a copied table goes to its own page.
+          </p>
+        )}
+        {read.error && <p className="text-hold pt-1.5">{read.error.message}</p>}
+        {shown.map((line, index) => (
+          <UnderstoodView
+            key={index}
+            line={line}
+            many={many}
+            chosen={many ? 0 : chosen}
+            onChoose={many ? undefined : setChosen}
+          />
+        ))}
+      </div>
+    </section>
+  );
+}

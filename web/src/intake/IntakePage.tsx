@@ -1,0 +1,221 @@
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useNavigate, useParams, useSearchParams } from 'react-router';
+import { api, data, type Schemas } from '../api/client';
+import { Button } from '../ui/Button';
+import { Choice } from '../ui/Choice';
+import { Field } from '../ui/Field';
+import { Notice } from '../ui/Notice';
+import { PageHeader } from '../ui/PageHeader';
+import type { BroughtIn } from './bring';
+import { ReadRows } from './ReadRows';
+import { Unsaid } from './Unsaid';
+
+type Mapping = Schemas['TableMapping'];
+type Show = 'all' | 'doubt' | 'aside';
+
+/** A table on its way to becoming a list: what each column is taken for, and what each row becomes. */
+export function IntakePage() {
+  const intake = Number(useParams().intake);
+  const brought = useQuery({
+    queryKey: ['intake', intake],
+    queryFn: () => data(api.GET('/api/intakes/{intake}', { params: { path: { intake } } })),
+  });
+  return (
+    <div className="flex h-full flex-col">
+      <title>Bring in a table · Wache</title>
+      <PageHeader />
+      {brought.error && (
+        <main className="mx-auto w-full max-w-3xl p-6">
+          <Notice message={brought.error.message}>
+            <Button onClick={() => window.location.assign('/lists')}>To the lists</Button>
+          </Notice>
+        </main>
+      )}
+      {brought.data && <Reading key={intake} brought={brought.data} />}
+    </div>
+  );
+}
+
+function Reading({ brought }: { brought: BroughtIn }) {
+  const go = useNavigate();
+  const queries = useQueryClient();
+  const [params] = useSearchParams();
+  const [sheet, setSheet] = useState('');
+  const [mapping, setMapping] = useState<Mapping>();
+  const [show, setShow] = useState<Show>('all');
+  const [from, setFrom] = useState(0);
+  const [name, setName] = useState(brought.name);
+  const [into, setInto] = useState(params.get('into') ?? '');
+  const lists = useQuery({
+    queryKey: ['lists', brought.groupId],
+    queryFn: () =>
+      data(api.GET('/api/groups/{group}/lists', { params: { path: { group: brought.groupId } } })),
+  });
+  const read = useQuery({
+    queryKey: ['intake', brought.id, 'reading', sheet, mapping, show, from],
+    placeholderData: keepPreviousData,
+    queryFn: () =>
+      data(
+        api.POST('/api/intakes/{intake}/reading', {
+          params: { path: { intake: brought.id } },
+          body: { sheet, mapping: mapping ?? null, show, from },
+        }),
+      ),
+  });
+  const take = useMutation({
+    mutationFn: (used: Mapping) =>
+      data(
+        api.POST('/api/intakes/{intake}/list', {
+          params: { path: { intake: brought.id } },
+          body: { name, sheet: read.data?.sheet ?? sheet, mapping: used, into: into ? Number(into) : null },
+        }),
+      ),
+    onSuccess: (taken) => {
+      void queries.invalidateQueries({ queryKey: ['lists'] });
+      void queries.invalidateQueries({ queryKey: ['desk', taken.id] });
+      void go(`/lists/${taken.id}`);
+    },
+  });
+  if (read.error)
+    return (
+      <main className="mx-auto w-full max-w-3xl p-6">
+        <Notice message={read.error.message}>
+          <Button onClick={() => setMapping(undefined)}>Guess the columns anew</Button>
+        </Notice>
+      </main>
+    );
+  if (!read.data) return <p className="text-soft p-6">Reading the table …</p>;
+  const { data: table } = read;
+  const change = (next: Mapping) => {
+    setFrom(0);
+    setMapping(next);
+  };
+  const looked = (next: Show) => {
+    setFrom(0);
+    setShow(next);
+  };
+  const target = lists.data?.find((each) => String(each.id) === into);
+  const own = (lists.data ?? []).filter((each) => each.parent === null);
+  return (
+    <main className="flex min-h-0 grow flex-col">
+      <header className="flex flex-col gap-2 px-5 pt-4 pb-3">
+        <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
+          <h1 className="text-title font-semibold">What each column is</h1>
+          <p className="text-soft grow">
+            {table.remembered
+              ? 'Read as your group last read a table with these headings.'
+              : 'Guessed from the headings and from what stands in them.'}{' '}
+            Change what is wrong; the rows follow at once.
+          </p>
+        </div>
+        <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
+          {brought.sheets.length > 1 && (
+            <Choice
+              label="Sheet"
+              value={table.sheet}
+              options={brought.sheets.map((each) => [each.name, `${each.name} (${each.rows} rows)`] as const)}
+              onChange={(next) => {
+                setSheet(next);
+                setMapping(undefined);
+                setFrom(0);
+              }}
+            />
+          )}
+          <Unsaid value={table.mapping.unsaid} onChange={(unsaid) => change({ ...table.mapping, unsaid })} />
+          {table.levels.map((level) => (
+            <Field
+              key={level}
+              label={`“${level.charAt(0).toUpperCase()}${level.slice(1)}” power is`}
+              unit="W"
+              mono
+              className="w-36"
+              placeholder="not known"
+              value={table.mapping.levels[level] ?? ''}
+              onChange={(watts) =>
+                change({ ...table.mapping, levels: { ...table.mapping.levels, [level]: watts } })
+              }
+            />
+          ))}
+          <span className="grow" />
+          <span className="flex flex-wrap gap-1.5" role="group" aria-label="Which rows">
+            <Shown now={show} to="all" count={table.rows} word="All rows" onShow={looked} />
+            <Shown now={show} to="doubt" count={table.doubts} word="To look at" onShow={looked} />
+            <Shown now={show} to="aside" count={table.aside} word="Kept aside" onShow={looked} />
+          </span>
+        </div>
+      </header>
+      <ReadRows
+        table={table}
+        kinds={brought.kinds}
+        from={from}
+        onFrom={setFrom}
+        onMapping={change}
+        stale={read.isPlaceholderData}
+      />
+      <footer className="border-line bg-sheet flex flex-wrap items-end gap-x-4 gap-y-2 border-t px-5 py-3">
+        <Choice
+          label="Take them into"
+          value={into}
+          options={[['', 'a new list'] as const, ...own.map((each) => [String(each.id), each.name] as const)]}
+          onChange={setInto}
+          className="max-w-72"
+        />
+        {!into && (
+          <Field
+            label="Its name"
+            value={name}
+            className="w-72 max-w-full"
+            maxLength={200}
+            onChange={setName}
+          />
+        )}
+        <p className="text-second text-soft min-w-0 grow basis-64 self-center">
+          {table.aside > 0
+            ? `${table.aside} ${table.aside === 1 ? 'row is' : 'rows are'} kept aside with the list, each with its reason; nothing is dropped.`
+            : 'Every row becomes an entry.'}
+        </p>
+        <Button onClick={() => void go(into ? `/lists/${into}` : '/lists')}>Leave it</Button>
+        <Button
+          kind="strong"
+          disabled={take.isPending || table.entries === 0 || (!into && name.trim() === '')}
+          onClick={() => take.mutate(table.mapping)}
+        >
+          {take.isPending
+            ? `Taking ${table.entries} entries …`
+            : `${target ? 'Add' : 'Take'} ${table.entries} ${table.entries === 1 ? 'entry' : 'entries'}`}
+        </Button>
+        {take.error && (
+          <div className="w-full">
+            <Notice message={take.error.message} />
+          </div>
+        )}
+      </footer>
+    </main>
+  );
+}
+
+function Shown({
+  now,
+  to,
+  count,
+  word,
+  onShow,
+}: {
+  now: Show;
+  to: Show;
+  count: number;
+  word: string;
+  onShow: (to: Show) => void;
+}) {
+  return (
+    <button
+      type="button"
+      aria-pressed={now === to}
+      onClick={() => onShow(to)}
+      className={`text-second rounded border px-2.5 py-1 leading-tight ${now === to ? 'border-accent bg-accent-wash' : 'border-line hover:border-edge'} ${to === 'aside' && count > 0 ? 'text-hold' : to === 'doubt' && count > 0 ? 'text-query' : ''}`}
+    >
+      {word} <span className="font-mono">{count}</span>
+    </button>
+  );
+}
