@@ -43,7 +43,7 @@ export function useDeskKeys(act: Actions) {
   useHotkeys('l', () => act.toggle('listen'));
   useHotkeys('/', act.find, { preventDefault: true, useKey: true });
   useHotkeys('g', act.group);
-  useHotkeys('n', act.add);
+  useHotkeys('n', act.add, { preventDefault: true });
   useHotkeys('delete', act.remove);
   useHotkeys('a', act.cureAll);
   useHotkeys('?', act.help, { useKey: true });

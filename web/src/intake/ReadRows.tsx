@@ -55,7 +55,7 @@ export function ReadRows({ table, kinds, from, stale, onFrom, onMapping }: Props
                 <span className="block max-w-44 truncate font-semibold" title={column.heading}>
                   {column.heading || <span className="text-soft font-normal">column {index + 1}</span>}
                 </span>
-                <span className="mt-1 flex gap-1">
+                <span className="mt-1 flex flex-col gap-1">
                   <select
                     aria-label={`What ${column.heading || `column ${index + 1}`} is`}
                     value={mapping.columns[index]?.kind}
@@ -77,7 +77,7 @@ export function ReadRows({ table, kinds, from, stale, onFrom, onMapping }: Props
                     >
                       {UNITS.map((unit) => (
                         <option key={unit} value={unit}>
-                          {unit || 'as it reads'}
+                          {unit || 'unit as it reads'}
                         </option>
                       ))}
                     </select>
@@ -129,10 +129,10 @@ export function ReadRows({ table, kinds, from, stale, onFrom, onMapping }: Props
 function Becomes({ row }: { row: Schemas['ReadRow'] }) {
   if (row.aside !== null)
     return (
-      <p className="text-second flex items-start gap-1.5">
-        <VerdictMark verdict="hold" size={13} />
+      <p className={`text-second flex items-start gap-1.5 ${row.remark ? 'text-soft' : ''}`}>
+        {!row.remark && <VerdictMark verdict="hold" size={13} />}
         <span>
-          <span className="text-hold font-semibold">Kept aside.</span> {row.aside}
+          <span className={row.remark ? '' : 'text-hold font-semibold'}>Kept aside.</span> {row.aside}
         </span>
       </p>
     );
@@ -143,14 +143,19 @@ function Becomes({ row }: { row: Schemas['ReadRow'] }) {
         <span className="font-semibold">{row.entry.name}</span>{' '}
         <span className="text-second">{inWords(row.entry)}</span>
       </p>
-      <ul className="text-soft text-[12px] leading-snug">
-        {row.said.map((said, index) => (
-          <li key={index} className={said.doubt ? 'text-query' : ''}>
-            {said.doubt && <span className="font-semibold">Look: </span>}
-            {said.line}
-          </li>
+      <p className="text-soft text-[12px] leading-snug">
+        {row.said
+          .filter((said) => !said.doubt)
+          .map((said) => said.line)
+          .join('; ')}
+      </p>
+      {row.said
+        .filter((said) => said.doubt)
+        .map((said, index) => (
+          <p key={index} className="text-query text-[12px] leading-snug">
+            <span className="font-semibold">Look:</span> {said.line}
+          </p>
         ))}
-      </ul>
     </>
   );
 }

@@ -109,14 +109,11 @@ create table entry_origin (
   at        timestamptz not null default now()
 );
 
--- Tones that neighbours of a group use, which a plan of tones keeps clear of.
-create table neighbour (
-  id      bigint generated always as identity primary key,
-  club_id bigint not null references club,
-  who     text not null,
-  mhz     text not null default '',
-  tone    text not null,
-  version integer not null default 1,
-  removed boolean not null default false
+-- What a group knows of tones: those that neighbours use, and the tables of its radio models.
+create table tone_knowledge (
+  club_id    bigint primary key references club,
+  version    integer not null,
+  body       jsonb not null,
+  account_id bigint not null references account,
+  at         timestamptz not null default now()
 );
-create index neighbour_club on neighbour (club_id);

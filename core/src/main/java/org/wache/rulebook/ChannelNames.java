@@ -12,8 +12,9 @@ import org.wache.signal.Frequency;
  *
  * @param schemes the schemes, the common one first
  * @param channels the channels in the order of the common scheme
+ * @param busy frequencies on which there is more talk than elsewhere, and why
  */
-public record ChannelNames(List<Scheme> schemes, List<Named> channels) {
+public record ChannelNames(List<Scheme> schemes, List<Named> channels, Map<Frequency, String> busy) {
 
   /**
    * A way of naming channels.
@@ -36,6 +37,7 @@ public record ChannelNames(List<Scheme> schemes, List<Named> channels) {
   public ChannelNames {
     schemes = List.copyOf(schemes);
     channels = List.copyOf(channels);
+    busy = Map.copyOf(busy);
   }
 
   static ChannelNames read(Row file) {
@@ -48,7 +50,9 @@ public record ChannelNames(List<Scheme> schemes, List<Named> channels) {
       Frequency receive = row.frequency("mhz");
       channels.add(new Named(receive, row.has("pair_mhz") ? row.frequency("pair_mhz") : receive, names));
     }
-    return new ChannelNames(schemes, channels);
+    Map<Frequency, String> busy = new LinkedHashMap<>();
+    file.rows("busy").forEach(row -> busy.put(row.frequency("mhz"), row.text("why")));
+    return new ChannelNames(schemes, channels, busy);
   }
 
   /** All channels that a name may mean, in any scheme and any case: {@code R2}, {@code 24}, {@code RPT16}. */

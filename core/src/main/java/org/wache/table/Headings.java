@@ -1,19 +1,19 @@
 package org.wache.table;
 
-import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.wache.words.Plain;
 import org.wache.words.Unit;
 
 /** The words that people head their columns with. Common practice, no source. */
 final class Headings {
 
-  private static final Map<Column.Kind, List<String>> PHRASES = new EnumMap<>(Column.Kind.class);
+  private static final Map<Column.Kind, List<Phrase>> PHRASES = new EnumMap<>(Column.Kind.class);
   private static final int EXACT = 100;
   private static final int CONTAINED = 60;
   private static final int A_WORD = 8;
@@ -66,8 +66,15 @@ final class Headings {
 
   private Headings() {}
 
+  /** A usual heading: as it stands, without its spaces, and its words. */
+  private record Phrase(String text, String joined, List<String> words) {
+    static Phrase of(String text) {
+      return new Phrase(text, text.replace(" ", ""), Stream.of(text.split("[ /]")).filter(word -> !word.isEmpty()).toList());
+    }
+  }
+
   private static void say(Column.Kind kind, String phrases) {
-    PHRASES.put(kind, List.of(phrases.split("\\|")));
+    PHRASES.put(kind, Stream.of(phrases.split("\\|")).map(Phrase::of).toList());
   }
 
   /** A heading in words, without unit, brackets and marks. */
@@ -96,9 +103,9 @@ final class Headings {
       return fits;
     }
     Set<String> words = new HashSet<>(List.of(plain.split("[ /]")));
-    for (Map.Entry<Column.Kind, List<String>> each : PHRASES.entrySet()) {
+    for (Map.Entry<Column.Kind, List<Phrase>> each : PHRASES.entrySet()) {
       int best = 0;
-      for (String phrase : each.getValue()) {
+      for (Phrase phrase : each.getValue()) {
         best = Math.max(best, fit(plain, words, phrase));
       }
       if (best > 0) {
@@ -108,14 +115,13 @@ final class Headings {
     return fits;
   }
 
-  private static int fit(String plain, Set<String> words, String phrase) {
-    if (plain.equals(phrase) || plain.equals(phrase.replace(" ", ""))) {
+  private static int fit(String plain, Set<String> words, Phrase phrase) {
+    if (plain.equals(phrase.text()) || plain.equals(phrase.joined())) {
       return EXACT;
     }
-    List<String> parts = new ArrayList<>(List.of(phrase.split("[ /]")));
-    parts.removeIf(String::isEmpty);
-    boolean inside = !parts.isEmpty() && words.containsAll(parts);
-    return inside ? Math.min(EXACT - 1, CONTAINED + A_WORD * parts.size() - 2 * (words.size() - parts.size())) : 0;
+    int parts = phrase.words().size();
+    return parts > 0 && words.containsAll(phrase.words())
+        ? Math.min(EXACT - 1, CONTAINED + A_WORD * parts - 2 * (words.size() - parts)) : 0;
   }
 
   /** Whether a text is one of the usual headings, word for word. */

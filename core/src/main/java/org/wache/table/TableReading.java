@@ -55,7 +55,13 @@ public record TableReading(List<String> extraColumns, List<RowReading> rows) {
    * @param said what was understood, worked out or taken
    * @param aside why it is kept aside
    */
-  public record RowReading(int line, List<String> cells, Optional<Channel> entry, List<Said> said, Optional<String> aside) {}
+  public record RowReading(int line, List<String> cells, Optional<Channel> entry, List<Said> said, Optional<String> aside) {
+
+    /** Whether it is kept aside, and nothing in it looks as if it were meant for an entry. */
+    public boolean isRemark() {
+      return aside.isPresent() && cells.stream().noneMatch(cell -> cell.matches("(?s).*[0-9]{2,}[.,][0-9].*|[^0-9]*[0-9]{3,}[^0-9]*"));
+    }
+  }
 
   /** Reads a table. */
   public static TableReading of(Table table, Mapping mapping, Edition edition, HouseRules house) {

@@ -84,9 +84,9 @@ class IntakeController {
 
   record ReadColumn(String heading, List<String> samples) {}
 
-  /** A row, and what it becomes: the fields of an entry, or why it is kept aside. */
+  /** A row, and what it becomes: the fields of an entry, or why it is kept aside; a remark has no figures that were meant as an entry. */
   record ReadRow(int line, List<String> cells, Map<String, String> entry, List<SaidLine> said,
-      @Schema(nullable = true) Optional<String> aside) {}
+      @Schema(nullable = true) Optional<String> aside, boolean remark) {}
 
   /** What was understood, worked out or taken of a field. */
   record SaidLine(String field, String line, boolean doubt) {}
@@ -192,7 +192,7 @@ class IntakeController {
       }
     });
     return new ReadRow(row.line(), row.cells(), fields,
-        row.said().stream().map(said -> new SaidLine(said.field().key(), said.line(), said.doubt())).toList(), row.aside());
+        row.said().stream().map(said -> new SaidLine(said.field().key(), said.line(), said.doubt())).toList(), row.aside(), row.isRemark());
   }
 
   /** Makes a list of it. */

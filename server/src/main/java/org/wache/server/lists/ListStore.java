@@ -291,6 +291,70 @@ class ListStore {
         .param("list", list).query(Long.class).list();
   }
 
+  /** A change of a list: its version, when, by whom, and what in the words of the record. */
+  record Past(int version, OffsetDateTime at, String by, String what) {}
+
+  /** The changes of a list, the newest first. */
+  List<Past> past(long list, int most) {
+    return jdbc.sql("""
+            select list_change.version, list_change.at, account.name, list_change.what from list_change
+            join account on account.id = list_change.account_id
+            where list_change.list_id = :list order by list_change.version desc limit :most
+            """)
+        .param("list", list).param("most", most)
+        .query((row, number) -> new Past(row.getInt("version"), row.getObject("at", OffsetDateTime.class), row.getString("name"),
+            row.getString("what")))
+        .list();
+  }
+
+  /** The entries as they were in a version; nothing when that version is not kept. */
+  Optional<List<Stored>> entriesAt(long list, int version) {
+    Optional<Long[]> order = jdbc.sql("select entries from entry_order where list_id = :list and version <= :version"
+            + " order by version desc limit 1")
+        .param("list", list).param("version", version)
+        .query((row, number) -> (Long[]) row.getArray("entries").getArray()).optional();
+    return order.map(entries -> {
+      Map<Long, Stored> byId = new HashMap<>();
+      jdbc.sql("select distinct on (entry_id) entry_id as id, version, extras, " + COLUMNS + " from entry_past"
+              + " where list_id = :list and version <= :version order by entry_id, version desc")
+          .param("list", list).param("version", version).query(ListStore::stored).list()
+          .forEach(stored -> byId.put(stored.id(), stored));
+      return Arrays.stream(entries).filter(byId::containsKey).map(byId::get).toList();
+    });
+  }
+
+  /** From what a list was copied. */
+  record Copied(long from, int version) {}
+
+  Optional<Copied> copied(long list) {
+    return jdbc.sql("select copied_from, copied_version from channel_list where id = :list and copied_from is not null")
+        .param("list", list).query((row, number) -> new Copied(row.getLong("copied_from"), row.getInt("copied_version")))
+        .optional();
+  }
+
+  void setCopied(long list, long from, int version) {
+    jdbc.sql("update channel_list set copied_from = :from, copied_version = :version where id = :list")
+        .param("from", from).param("version", version).param("list", list).update();
+  }
+
+  /** Notes for the entries of a list, in their order, of which entries they are copies. */
+  void setOrigins(long list, List<Long> origins) {
+    List<Long> entries = order(list);
+    jdbc.sql("update entry set origin_entry = given.origin from unnest(:entries, :origins) as given(id, origin)"
+            + " where entry.id = given.id")
+        .param("entries", entries.toArray(Long[]::new)).param("origins", origins.toArray(Long[]::new)).update();
+  }
+
+  /** For the entries of a list that are copies, of which ones. */
+  Map<Long, Long> origins(long list) {
+    Map<Long, Long> origins = new HashMap<>();
+    jdbc.sql("select id, origin_entry from entry where list_id = :list and origin_entry is not null").param("list", list)
+        .query(row -> {
+          origins.put(row.getLong("id"), row.getLong("origin_entry"));
+        });
+    return origins;
+  }
+
   /** Gives entries the places in which they stand here. */
   void arrange(List<Long> entries) {
     jdbc.sql("update entry set position = given.place from unnest(:entries) with ordinality as given(id, place)"

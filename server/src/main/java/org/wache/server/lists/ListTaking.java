@@ -1,7 +1,14 @@
 package org.wache.server.lists;
 
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import org.springframework.stereotype.Component;
+import org.wache.channel.Channel;
 import org.wache.channel.ChannelList;
+import org.wache.channel.Field;
+import org.wache.server.papers.PlaceArea;
 import org.wache.server.problems.Missing;
 
 /** How other parts of the server make lists and add to them. */
@@ -30,6 +37,28 @@ public class ListTaking {
     store.head(account, list).filter(head -> head.clubId() == club).orElseThrow(() -> new Missing("The list"));
     service.append(account, list, more);
     return list;
+  }
+
+  /** Where a list is used. */
+  public Optional<PlaceArea> place(long account, long list) {
+    ListService.Seen seen = service.seen(account, list);
+    return Context.of(seen.source().parent().orElse(seen.head()).context()).settings().place();
+  }
+
+  /** The entries of a list. */
+  public List<Channel> channels(long account, long list) {
+    return service.seen(account, list).audited().audit().list().channels();
+  }
+
+  /** Adds one entry behind the others, with the next free number; returns its key. */
+  public long addEntry(long account, long list, Map<Field, String> fields) {
+    int number = channels(account, list).stream().map(Channel::number).filter(text -> text.matches("[0-9]{1,6}"))
+        .mapToInt(Integer::parseInt).max().orElse(0) + 1;
+    Map<String, String> after = new HashMap<>();
+    fields.forEach((field, text) -> after.put(field.key(), text));
+    after.put(Field.NUMBER.key(), Integer.toString(number));
+    return service.change(account, list, new Views.Changes(0, List.of(new Views.Change("add", Optional.empty(), Optional.empty(),
+        Map.of(), after)), Optional.empty())).added().get(0);
   }
 
   /** Makes sure that the account may see a list. */

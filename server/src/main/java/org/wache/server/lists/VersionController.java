@@ -1,0 +1,196 @@
+package org.wache.server.lists;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.Size;
+import java.security.Principal;
+import java.time.OffsetDateTime;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import org.wache.channel.Channel;
+import org.wache.channel.Field;
+import org.wache.compare.Item;
+import org.wache.compare.ListDifference;
+import org.wache.compare.Merge;
+import org.wache.server.accounts.WhoAsks;
+
+/** Versions of a list, differences of any two, copies, and merges of three. */
+@RestController
+class VersionController {
+
+  private final Versions versions;
+  private final WhoAsks who;
+
+  VersionController(Versions versions, WhoAsks who) {
+    this.versions = versions;
+    this.who = who;
+  }
+
+  /** The versions of a list, the newest first; origin is the list that it was copied from. */
+  record History(List<Revision> versions, @Schema(nullable = true) Optional<OriginOfCopy> origin) {}
+
+  record Revision(int version, OffsetDateTime at, String by, String words) {}
+
+  record OriginOfCopy(long list, int version) {}
+
+  /** Two lists, or two versions of one, and what differs; back is what would make the second the first. */
+  record Compared(ComparedSide before, ComparedSide after, int same, boolean moved, List<ComparedRow> rows, List<Views.Change> back,
+      @Schema(nullable = true) Views.Order backOrder) {}
+
+  record ComparedSide(long list, String name, int version, int entries) {}
+
+  /** An entry that differs: kind is added, removed or changed. */
+  record ComparedRow(String kind, String number, String name, List<String> words) {}
+
+  /** What another list would change of this one. */
+  record MergeView(String base, List<MergeRow> rows) {}
+
+  /**
+   * An entry that the other list would change: kind is take, add, remove, conflict, gone-there or gone-here.
+   *
+   * @param change what taking it does
+   * @param conflicts fields that both changed, with both texts
+   */
+  record MergeRow(String kind, String number, String name, List<String> words, List<MergeConflict> conflicts, Views.Change change) {}
+
+  record MergeConflict(String field, String mine, String theirs) {}
+
+  record CopyName(@NotBlank @Size(max = 200) String name) {}
+
+  record MergedWith(long other) {}
+
+  @GetMapping("/api/lists/{list}/versions")
+  History history(Principal principal, @PathVariable long list) {
+    List<Revision> revisions = versions.past(who.account(principal).id(), list).stream()
+        .map(past -> new Revision(past.version(), past.at(), past.by(), Versions.words(past.what()))).toList();
+    return new History(revisions, versions.copied(list).map(from -> new OriginOfCopy(from.from(), from.version())));
+  }
+
+  /** What became of a version, or of another list, in this list. */
+  @GetMapping("/api/lists/{list}/difference")
+  Compared difference(Principal principal, @PathVariable long list, @RequestParam Optional<Integer> version,
+      @RequestParam Optional<Long> other, @RequestParam Optional<Integer> otherVersion) {
+    long account = who.account(principal).id();
+    Versions.Stand after = versions.stand(account, list, version);
+    Versions.Stand before = versions.stand(account, other.orElse(list), otherVersion);
+    boolean oneList = before.head().id() == list;
+    List<Item> old = items(before, oneList);
+    List<Item> now = items(after, oneList);
+    ListDifference difference = ListDifference.of(old, now);
+    List<ComparedRow> rows = difference.rows().stream().map(row -> {
+      Channel channel = row.after().map(now::get).or(() -> row.before().map(old::get)).orElseThrow().channel();
+      return new ComparedRow(row.kind().name().toLowerCase(java.util.Locale.ROOT), channel.number(), channel.name(), row.words());
+    }).toList();
+    boolean backable = oneList && version.isEmpty();
+    return new Compared(side(before), side(after), difference.same(), difference.moved(), rows,
+        backable ? back(before, after, difference) : List.of(), backable && difference.moved() ? backOrder(before, after) : null);
+  }
+
+  private static List<Item> items(Versions.Stand stand, boolean identified) {
+    return identified ? stand.items(Map.of())
+        : stand.stored().stream().map(each -> new Item(Optional.empty(), each.channel())).toList();
+  }
+
+  private static ComparedSide side(Versions.Stand stand) {
+    return new ComparedSide(stand.head().id(), stand.head().name(), stand.version(), stand.stored().size());
+  }
+
+  /** What brings the version before back. */
+  private static List<Views.Change> back(Versions.Stand before, Versions.Stand after, ListDifference difference) {
+    List<Views.Change> changes = new ArrayList<>();
+    for (ListDifference.Row row : difference.rows()) {
+      switch (row.kind()) {
+        case ADDED -> changes.add(change("remove", after.stored().get(row.after().orElseThrow()).id(), Map.of(), Map.of()));
+        case REMOVED -> {
+          ListStore.Stored gone = before.stored().get(row.before().orElseThrow());
+          Map<String, String> texts = new TreeMap<>();
+          gone.channel().texts().forEach((field, text) -> texts.put(field.key(), text));
+          changes.add(change("restore", gone.id(), Map.of(), Map.of()));
+          changes.add(change("edit", gone.id(), Map.of(), texts)); // as it was then, not as it was when it went
+        }
+        case CHANGED -> {
+          Channel now = after.stored().get(row.after().orElseThrow()).channel();
+          Channel old = before.stored().get(row.before().orElseThrow()).channel();
+          changes.add(edit(after.stored().get(row.after().get()).id(), now, old));
+        }
+      }
+    }
+    return changes;
+  }
+
+  private static Views.Change edit(long entry, Channel from, Channel to) {
+    Map<String, String> was = new TreeMap<>();
+    Map<String, String> becomes = new TreeMap<>();
+    for (Field field : Field.values()) {
+      if (!from.text(field).equals(to.text(field))) {
+        was.put(field.key(), from.text(field));
+        becomes.put(field.key(), to.text(field));
+      }
+    }
+    return change("edit", entry, was, becomes);
+  }
+
+  private static Views.Change change(String kind, Long entry, Map<String, String> before, Map<String, String> after) {
+    return new Views.Change(kind, Optional.ofNullable(entry), Optional.empty(), before, after);
+  }
+
+  /** The order before, as far as both have the entries. */
+  private static Views.Order backOrder(Versions.Stand before, Versions.Stand after) {
+    List<Long> now = after.stored().stream().map(ListStore.Stored::id).toList();
+    List<Long> old = new ArrayList<>(before.stored().stream().map(ListStore.Stored::id).filter(now::contains).toList());
+    boolean whole = old.size() == now.size() && before.stored().size() == now.size();
+    return whole ? new Views.Order(now, old) : null;
+  }
+
+  /** What another list would change of this one, from what both began with. */
+  @GetMapping("/api/lists/{list}/merge")
+  MergeView merge(Principal principal, @PathVariable long list, @RequestParam long other, @RequestParam Optional<Integer> base) {
+    Versions.Three three = versions.three(who.account(principal).id(), list, other, base);
+    Merge merge = Merge.of(three.baseItems(), three.mineItems(), three.theirItems());
+    return new MergeView(three.base().head().name() + ", version " + three.base().version(),
+        merge.rows().stream().map(row -> row(row, three)).toList());
+  }
+
+  private static MergeRow row(Merge.Row row, Versions.Three three) {
+    Optional<ListStore.Stored> mine = row.mine().map(three.mine().stored()::get);
+    Optional<Channel> theirs = row.theirs().map(place -> three.theirs().stored().get(place).channel());
+    Channel shown = mine.map(ListStore.Stored::channel).or(() -> theirs).orElseThrow();
+    List<MergeConflict> conflicts = row.conflicts().stream().map(field -> new MergeConflict(field.key(),
+        mine.orElseThrow().channel().text(field), theirs.orElseThrow().text(field))).toList();
+    Views.Change change = switch (row.kind()) {
+      case TAKE, CONFLICT -> edit(mine.orElseThrow().id(), mine.get().channel(), row.merged().orElseThrow());
+      case REMOVE, GONE_THERE -> change("remove", mine.orElseThrow().id(), Map.of(), Map.of());
+      case ADD, GONE_HERE -> change("add", null, Map.of(), DeskWriter.fields(row.merged().orElseThrow()));
+    };
+    return new MergeRow(row.kind().name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'), shown.number(), shown.name(),
+        row.words(), conflicts, change);
+  }
+
+  /** The copy of two lists begins anew with its origin as it is now: what was left out of a merge is not offered again. */
+  @PostMapping("/api/lists/{list}/merged")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void merged(Principal principal, @PathVariable long list, @Valid @RequestBody MergedWith with) {
+    versions.merged(who.account(principal).id(), list, with.other());
+  }
+
+  /** Makes a copy that can be changed by itself, and merged back. */
+  @PostMapping("/api/lists/{list}/copies")
+  @ResponseStatus(HttpStatus.CREATED)
+  ListController.Made copy(Principal principal, @PathVariable long list, @Valid @RequestBody CopyName name) {
+    long account = who.account(principal).id();
+    long copy = versions.copy(account, list, name.name());
+    return new ListController.Made(copy, name.name(), versions.stand(account, copy, Optional.empty()).stored().size());
+  }
+}
