@@ -10,6 +10,7 @@ import { MatrixPage } from './matrix/MatrixPage';
 import { PlanPage } from './plans/PlanPage';
 import { RosterPage } from './roster/RosterPage';
 import { RulebookPage } from './rulebooks/RulebookPage';
+import { VersionsPage } from './versions/VersionsPage';
 import { Fault } from './ui/Fault';
 import { Notice } from './ui/Notice';
 
@@ -37,6 +38,7 @@ export function App() {
           <Route path="/lists/:list" element={<DeskPage />} />
           <Route path="/lists/:list/who" element={<MatrixPage />} />
           <Route path="/lists/:list/place" element={<PlacePage />} />
+          <Route path="/lists/:list/versions" element={<VersionsPage />} />
           <Route path="/intake/:intake" element={<IntakePage />} />
           <Route path="/roster" element={<RosterPage />} />
           <Route path="/plan" element={<PlanPage />} />

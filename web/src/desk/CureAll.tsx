@@ -4,7 +4,8 @@ import { useState } from 'react';
 import { api, data, type Change, type Schemas } from '../api/client';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
-import { VERDICTS, VerdictMark, verdictText, verdictWord } from '../ui/VerdictMark';
+import { VerdictMark, verdictWord } from '../ui/VerdictMark';
+import { CountsChange } from '../tools/ProposalView';
 
 interface Props {
   list: number;
@@ -92,7 +93,7 @@ export function CureAll({ list, version, onTake, onClose }: Props) {
             )}
           </div>
           <footer className="border-line flex flex-wrap items-center gap-x-5 gap-y-2 border-t px-4 py-3">
-            {proposed.data && <Counts before={proposed.data.before} after={proposed.data.after} />}
+            {proposed.data && <CountsChange before={proposed.data.before} after={proposed.data.after} />}
             <span className="grow" />
             <Button onClick={onClose}>Leave it</Button>
             <Button
@@ -106,22 +107,5 @@ export function CureAll({ list, version, onTake, onClose }: Props) {
         </DialogPanel>
       </div>
     </Dialog>
-  );
-}
-
-/** How the list would count with all of the cures. */
-function Counts({ before, after }: { before: Schemas['Counts']; after: Schemas['Counts'] }) {
-  return (
-    <p className="text-second flex flex-wrap gap-x-4">
-      {VERDICTS.map((verdict) => (
-        <span key={verdict} className={`flex items-center gap-1 ${verdictText[verdict]}`}>
-          <VerdictMark verdict={verdict} size={12} />
-          <span className="font-mono">
-            {before[verdict]} → {after[verdict]}
-          </span>
-          {verdictWord(verdict).toLowerCase()}
-        </span>
-      ))}
-    </p>
   );
 }

@@ -10,7 +10,12 @@ import {
   type Schemas,
   type Slip,
 } from '../api/client';
+import { Directory } from '../directory/Directory';
+import { News } from '../directory/News';
 import { bring } from '../intake/bring';
+import { BringDialog } from '../intake/BringDialog';
+import { type Tool } from '../tools/ToolMenu';
+import { Tools } from '../tools/Tools';
 import { BandChips } from '../ruler/BandChips';
 import { Ruler } from '../ruler/Ruler';
 import { around, bandAt, channelView, holds, home, panned, type View, viewOf, zoomed } from '../ruler/view';
@@ -51,6 +56,7 @@ export function Desk({ desk, ruler, holder, work }: Props) {
   const [keys, setKeys] = useState(false);
   const [cureAll, setCureAll] = useState(false);
   const [adding, setAdding] = useState(false);
+  const [tool, setTool] = useState<Tool>();
   const searchBox = useRef<HTMLInputElement>(null);
   const page = useRef<HTMLDivElement>(null);
   const grouping = (params.get('group') ?? 'verdict') as Grouping;
@@ -215,6 +221,7 @@ export function Desk({ desk, ruler, holder, work }: Props) {
     add: () => !work.fixed && setAdding(true),
     remove,
     help: () => setKeys(true),
+    directory: () => !work.fixed && setTool('directory'),
     cureAll: () => !work.fixed && setCureAll(true),
     zoom,
     pan: (share) => setManual(panned(view, share)),
@@ -303,6 +310,7 @@ export function Desk({ desk, ruler, holder, work }: Props) {
             onGroup={() => setParam({ group: NEXT[grouping] })}
             onAdd={() => setAdding(true)}
             onCureAll={() => setCureAll(true)}
+            onTool={setTool}
             fixed={work.fixed !== undefined}
           />
           {work.fixed && (
@@ -334,6 +342,13 @@ export function Desk({ desk, ruler, holder, work }: Props) {
               onAdd={addEntries}
               onTable={(text) => void tableInto(text)}
               onClose={() => setAdding(false)}
+            />
+          )}
+          {!work.fixed && (
+            <News
+              list={desk.id}
+              version={desk.version}
+              onTake={(label, changes) => work.act(label, changes)}
             />
           )}
           {!work.fixed && <AsideRows list={desk.id} version={desk.version} onAdd={addEntries} />}
@@ -403,6 +418,35 @@ export function Desk({ desk, ruler, holder, work }: Props) {
             setCureAll(false);
             setSettled(new Map());
             void work.act(label, changes);
+          }}
+        />
+      )}
+      {tool === 'bring' && (
+        <BringDialog
+          desk={desk}
+          onDone={() => {
+            setTool(undefined);
+            void work.reload();
+          }}
+          onClose={() => setTool(undefined)}
+        />
+      )}
+      {tool === 'directory' && (
+        <Directory
+          desk={desk}
+          onAdded={(name, entry) => void work.did(`adding ${name}`, entry)}
+          onClose={() => setTool(undefined)}
+        />
+      )}
+      {tool && (
+        <Tools
+          tool={tool}
+          desk={desk}
+          onClose={() => setTool(undefined)}
+          onTake={(label, changes, order) => {
+            setTool(undefined);
+            setSettled(new Map());
+            void work.act(label, changes, order);
           }}
         />
       )}

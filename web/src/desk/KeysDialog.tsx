@@ -14,6 +14,7 @@ const KEYS: [string, string][] = [
   ['[ ]', 'pan the ruler'],
   ['0', 'the whole band'],
   ['n', 'add entries, as you would write them'],
+  ['d', 'repeaters near, from the directory'],
   ['Delete', 'take the entry out'],
   ['?', 'this help'],
 ];

@@ -7,6 +7,7 @@ export function ListTabs({ list }: { list: number }) {
     [`/lists/${list}`, 'Desk'],
     [`/lists/${list}/who`, 'Who may key'],
     [`/lists/${list}/place`, 'Place and rules'],
+    [`/lists/${list}/versions`, 'Versions'],
   ];
   return (
     <nav aria-label="The list" className="flex shrink-0">

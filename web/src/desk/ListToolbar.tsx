@@ -1,5 +1,6 @@
 import type { RefObject } from 'react';
 import type { Schemas } from '../api/client';
+import { ToolMenu, type Tool } from '../tools/ToolMenu';
 import { Button } from '../ui/Button';
 import type { Grouping } from './rows';
 import { VerdictFilter } from './VerdictFilter';
@@ -24,6 +25,7 @@ interface Props {
   onGroup: () => void;
   onAdd: () => void;
   onCureAll: () => void;
+  onTool: (tool: Tool) => void;
   /** Whether the list cannot be changed as it is seen. */
   fixed: boolean;
 }
@@ -32,7 +34,7 @@ interface Props {
 export function ListToolbar(props: Props) {
   const { counts, chosen, search, grouping, searchBox, onToggle, onSearch, onGroup, onAdd } = props;
   return (
-    <div className="border-line flex flex-wrap items-center gap-x-3 gap-y-1 border-b px-3 py-1.5">
+    <div className="border-line flex flex-wrap items-center gap-x-2 gap-y-1 border-b px-3 py-1.5">
       <VerdictFilter counts={counts} chosen={chosen} onChoose={onToggle} />
       <span className="grow" />
       <input
@@ -40,7 +42,7 @@ export function ListToolbar(props: Props) {
         type="search"
         aria-label="Find an entry"
         placeholder="Find  /"
-        className="border-line bg-sheet text-second w-36 rounded border px-2 py-0.5"
+        className="border-line bg-sheet text-second w-28 rounded border px-2 py-0.5"
         value={search}
         onChange={(event) => onSearch(event.target.value)}
         onKeyDown={(event) => {
@@ -58,6 +60,7 @@ export function ListToolbar(props: Props) {
           <Button kind="quiet" className="text-second" onClick={onAdd}>
             Add entries
           </Button>
+          <ToolMenu onChoose={props.onTool} />
           <Button
             className="text-second"
             disabled={counts.hold + counts.query === 0}

@@ -148,6 +148,17 @@ export function useDesk(list: number, on?: string) {
 
   const reload = () => queries.invalidateQueries({ queryKey: key });
 
+  /** Notes that an entry was added by other means, with the way back. */
+  async function did(label: string, entry: number) {
+    setPast((steps) => [
+      ...steps,
+      { label, changes: [{ kind: 'remove', entry, behind: null, before: {}, after: {} }] },
+    ]);
+    setFuture([]);
+    setSaid(label);
+    await reload();
+  }
+
   /** Settles a clash: my texts over theirs, or theirs kept. */
   async function settle(mine: boolean) {
     const open = clash;
@@ -165,6 +176,7 @@ export function useDesk(list: number, on?: string) {
     desk,
     fixed,
     act,
+    did,
     undo,
     redo,
     settle,

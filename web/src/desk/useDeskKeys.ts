@@ -14,6 +14,7 @@ interface Actions {
   remove: () => void;
   help: () => void;
   cureAll: () => void;
+  directory: () => void;
   zoom: (factor: number) => void;
   pan: (share: number) => void;
   band: () => void;
@@ -46,6 +47,7 @@ export function useDeskKeys(act: Actions) {
   useHotkeys('n', act.add, { preventDefault: true });
   useHotkeys('delete', act.remove);
   useHotkeys('a', act.cureAll);
+  useHotkeys('d', act.directory);
   useHotkeys('?', act.help, { useKey: true });
   useHotkeys('+, =', () => act.zoom(ZOOM), { useKey: true });
   useHotkeys('-', () => act.zoom(1 / ZOOM), { useKey: true });

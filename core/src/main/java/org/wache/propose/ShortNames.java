@@ -11,7 +11,7 @@ import java.util.Set;
 
 /**
  * Names for a radio's display: shortened by rule until they fit, in letters that it has, each different from the others.
- * The rules in their order: usual short forms, no blanks, no vowels inside words from the longest word on, a cut.
+ * The rules in their order: usual short forms, no blanks, R for RPT, no vowels inside words, a cut.
  */
 public final class ShortNames {
 
@@ -53,6 +53,9 @@ public final class ShortNames {
       SHORT.put(each.substring(0, each.indexOf('=')), each.substring(each.indexOf('=') + 1));
     }
   }
+
+  /** Short forms that stay in capitals among small letters. */
+  private static final Set<String> INITIALS = Set.of("RPT", "CH", "WX", "SX", "N", "S", "E", "W", "CO", "TAC", "OPS", "HH", "TFC");
 
   private ShortNames() {}
 
@@ -101,6 +104,10 @@ public final class ShortNames {
       how.add("no blanks");
       now = withoutBlanks(now, length);
     }
+    if (now.length() > length && now.matches("(?i).+rpt")) {
+      how.add("R for repeater");
+      now = now.substring(0, now.length() - 2).replaceFirst("r$", "R");
+    }
     if (now.length() > length) {
       String bare = withoutVowels(now, length);
       if (!bare.equals(now)) {
@@ -128,7 +135,7 @@ public final class ShortNames {
     for (int i = words.length - 1; i >= 0 && String.join(" ", words).length() > length; i--) { // the last word tells least
       String form = SHORT.get(words[i].toLowerCase(Locale.ROOT));
       if (form != null && form.length() < words[i].length()) {
-        words[i] = capitals || form.length() <= 3 ? form : form.charAt(0) + form.substring(1).toLowerCase(Locale.ROOT);
+        words[i] = capitals || INITIALS.contains(form) ? form : form.charAt(0) + form.substring(1).toLowerCase(Locale.ROOT);
       }
     }
     return String.join(" ", words);

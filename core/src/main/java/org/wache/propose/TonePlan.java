@@ -75,8 +75,11 @@ public record TonePlan(List<Chosen> chosen, List<Left> left) {
             : "every tone that the radios can do is in use on " + on));
         continue;
       }
+      boolean shared = known == null && byFrequency.containsValue(tone.get());
       byFrequency.put(on, tone.get());
-      chosen.add(new Chosen(position, tone.get(), why(tone.get(), taken, on, known != null)));
+      chosen.add(new Chosen(position, tone.get(), shared
+          ? "free on " + on + ", and no other is left; another channel of the plan has it too"
+          : why(tone.get(), taken, on, known != null)));
     }
     return new TonePlan(List.copyOf(chosen), List.copyOf(left));
   }

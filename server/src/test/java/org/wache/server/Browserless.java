@@ -82,6 +82,28 @@ final class Browserless {
     }
   }
 
+  /** An answer that is no text. */
+  HttpResponse<byte[]> bytes(String path) {
+    try {
+      return http.send(HttpRequest.newBuilder(URI.create(address + path)).build(), BodyHandlers.ofByteArray());
+    } catch (IOException e) {
+      throw new java.io.UncheckedIOException(e);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new IllegalStateException(e);
+    }
+  }
+
+  String address() {
+    return address;
+  }
+
+  /** All cookies, as a request carries them. */
+  String cookieHeader() {
+    return cookies.getCookieStore().getCookies().stream().map(each -> each.getName() + "=" + each.getValue())
+        .collect(java.util.stream.Collectors.joining("; "));
+  }
+
   String cookie(String name) {
     return cookies.getCookieStore().getCookies().stream().filter(each -> each.getName().equals(name))
         .findFirst().map(HttpCookie::getValue).orElse("");

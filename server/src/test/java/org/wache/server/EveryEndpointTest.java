@@ -33,7 +33,7 @@ class EveryEndpointTest {
   private static final String PARTY =
       "{\"kind\":\"person\",\"name\":\"Own one\",\"note\":\"\",\"teams\":[],\"licences\":[]}";
   /** Bodies that are well formed, by the end of the path: what stops them has to be that the group is another's. */
-  private static final Map<String, String> GOOD = Map.ofEntries(
+  private static final Map<String, String> GOOD = longestFirst(Map.ofEntries(
       Map.entry("/carriers", "{\"before\":" + CHOICE + ",\"after\":" + CHOICE + "}"),
       Map.entry("/changes", "{\"version\":1,\"changes\":[]}"), Map.entry("/name", "{\"name\":\"mine now\"}"),
       Map.entry("/entries/{entry}/trial", "{\"fields\":{}}"),
@@ -41,8 +41,42 @@ class EveryEndpointTest {
       Map.entry("/variants", "{\"name\":\"mine now\",\"carriers\":" + CHOICE + "}"),
       Map.entry("/parties", PARTY), Map.entry("/parties/{party}", "{\"version\":1,\"party\":" + PARTY + "}"),
       Map.entry("/overlay", "{\"before\":0,\"rows\":[],\"note\":\"\"}"),
-      Map.entry("/overlay/trial", "{\"rows\":[]}"), Map.entry("/edition-seen", "{}"));
-  private static final String[] NONSENSE = {"", "{", "[]", "null", "{}", "\"x\"", "{\"changes\":null}",
+      Map.entry("/reading", "{\"sheet\":\"\",\"mapping\":null,\"show\":\"all\",\"from\":0}"),
+      Map.entry("/intakes/{intake}/list", "{\"name\":\"mine now\",\"sheet\":\"\",\"mapping\":null,\"into\":null}"),
+      Map.entry("/aside/settled", "{\"rows\":[]}"), Map.entry("/understood", "{\"lines\":[\"146.94 - 100\"]}"),
+      Map.entry("/tones", "{\"before\":0,\"knowledge\":{\"neighbours\":[],\"tables\":[]}}"),
+      Map.entry("/proposals/swap",
+          "{\"service\":\"frs\",\"channels\":[],\"narrow\":true,\"watts\":0.5,\"tone\":\"none\",\"repeaters\":false}"),
+      Map.entry("/proposals/tones", "{\"entries\":[],\"digital\":false,\"codesOnly\":false,\"models\":[]}"),
+      Map.entry("/proposals/names", "{\"length\":8,\"letters\":\"ascii\"}"),
+      Map.entry("/proposals/arrangement",
+          "{\"sort\":\"name\",\"group\":\"nothing\",\"from\":1,\"inEachGroup\":false,\"zones\":false,\"zoneSize\":null}"),
+      Map.entry("/copies", "{\"name\":\"mine now\"}"), Map.entry("/merged", "{\"other\":1}"),
+      Map.entry("/directory/{repeater}", "{}"), Map.entry("/directory/seen", "{\"entries\":[]}"),
+      Map.entry("/overlay/trial", "{\"rows\":[]}"), Map.entry("/edition-seen", "{}")));
+
+  private static Map<String, String> longestFirst(Map<String, String> bodies) {
+    Map<String, String> sorted = new java.util.TreeMap<>(java.util.Comparator.comparingInt(String::length).reversed()
+        .thenComparing(java.util.Comparator.naturalOrder()));
+    sorted.putAll(bodies);
+    return sorted;
+  }
+
+  private static final String[] NONSENSE = {"", "{\"lines\":[null]}", "{\"lines\":[\"\\u0000\",\"146.94 - - -\"]}",
+      "{\"sheet\":\"nosuch\",\"mapping\":null,\"show\":\"?\",\"from\":-5}",
+      "{\"sheet\":\"\",\"mapping\":{\"heading\":99,\"columns\":[{\"kind\":\"tea\"}],\"unsaid\":\"?\",\"levels\":{\"high\":\"x\"}},\"show\":\"all\",\"from\":0}",
+      "{\"sheet\":\"\",\"mapping\":{\"heading\":null,\"columns\":[{\"kind\":\"tea\"},{\"kind\":\"name\",\"unit\":\"furlong\"}],\"unsaid\":\"?\",\"levels\":{}},\"show\":\"all\",\"from\":0}",
+      "{\"name\":\"x\\u0000\",\"sheet\":\"\",\"mapping\":null,\"into\":-1}", "{\"name\":\"\\u0000\"}",
+      "{\"service\":\"tea\",\"channels\":[\"99\"],\"narrow\":true,\"watts\":-5,\"tone\":\"?\",\"repeaters\":true}",
+      "{\"service\":\"frs\",\"channels\":[\"99\"],\"narrow\":true,\"watts\":1,\"tone\":\"none\",\"repeaters\":true}",
+      "{\"service\":\"frs\",\"channels\":[],\"narrow\":true,\"watts\":1,\"tone\":\"tea\",\"repeaters\":true}",
+      "{\"entries\":[-1],\"digital\":true,\"codesOnly\":true,\"models\":[\"nosuch\"]}",
+      "{\"length\":0,\"letters\":\"tea\"}", "{\"length\":5,\"letters\":\"tea\"}",
+      "{\"sort\":\"tea\",\"group\":\"tea\",\"from\":-1,\"inEachGroup\":false,\"zones\":false,\"zoneSize\":0}",
+      "{\"other\":-1}", "{\"rows\":[-1,null]}", "{\"entries\":[null]}",
+      "{\"before\":0,\"knowledge\":{\"neighbours\":[{\"who\":\"\\u0000\",\"mhz\":\"\",\"tone\":\"100.0\"}],\"tables\":[]}}",
+      "{\"before\":0,\"knowledge\":{\"neighbours\":[{\"who\":\"x\",\"mhz\":\"far\",\"tone\":\"tea\"}],\"tables\":[]}}",
+      "{\"version\":1,\"changes\":[],\"order\":{\"before\":[1],\"after\":[2]}}", "{", "[]", "null", "{}", "\"x\"", "{\"changes\":null}",
       "{\"version\":1,\"changes\":[{\"kind\":\"edit\"}]}", "{\"version\":1,\"changes\":[{\"kind\":\"?\",\"before\":{},\"after\":{}}]}",
       "{\"fields\":{\"nosuch\":\"1\"}}", "{\"fields\":null}", "{\"carriers\":[{\"name\":null}]}",
       "{\"before\":[],\"carriers\":[{\"name\":\"x\",\"licences\":[{\"service\":\"amateur\",\"licenceClass\":\"king\",\"lines\":[]}]}]}",
@@ -93,15 +127,29 @@ class EveryEndpointTest {
       long party, String body) {
     String query = endpoint.path().endsWith("/matrix/{entry}") ? "?column=0"
         : endpoint.toString().equals("DELETE /api/parties/{party}") ? "?version=1"
-        : endpoint.path().endsWith("/at") ? "?mhz=146.52" : endpoint.path().endsWith("/place") && endpoint.path().contains("rulebook") ? "?latitude=45&longitude=-93" : endpoint.path().contains("/edges") ? "?class=general&send=cw" : "";
+        : endpoint.path().endsWith("/merge") ? "?other=" + list : endpoint.path().endsWith("/at") ? "?mhz=146.52" : endpoint.path().endsWith("/place") && endpoint.path().contains("rulebook") ? "?latitude=45&longitude=-93" : endpoint.path().contains("/edges") ? "?class=general&send=cw" : "";
     String path = endpoint.path().replace("{group}", Long.toString(group)).replace("{list}", Long.toString(list))
         .replace("{entry}", Long.toString(entry)).replace("{party}", Long.toString(party)).replace("{version}", "1")
-        .replace("{callSign}", "KE9QRB") + query;
-    boolean file = endpoint.path().equals("/api/groups/{group}/lists") && endpoint.method().equals("POST");
+        .replace("{callSign}", "KE9QRB").replace("{repeater}", "TV-001")
+        .replace("{intake}", Long.toString(intake(list))) + query;
+    boolean file = endpoint.method().equals("POST")
+        && (endpoint.path().equals("/api/groups/{group}/lists") || endpoint.path().equals("/api/groups/{group}/intakes"));
     boolean bare = endpoint.method().equals("GET") || endpoint.method().equals("DELETE");
     return who.send(endpoint.method(), file ? path + "?name=x" : path,
         bare ? null : file ? "application/octet-stream" : "application/json",
         bare ? null : body.getBytes(StandardCharsets.UTF_8));
+  }
+
+  /** What the owner brought in, by the list that stands for the run; 1 before there is any. */
+  private static final Map<Long, Long> INTAKES = new java.util.concurrent.ConcurrentHashMap<>();
+
+  private static long intake(long list) {
+    return INTAKES.getOrDefault(list, 1L);
+  }
+
+  private static void bring(Browserless owner, long list) {
+    INTAKES.put(list, Browserless.json(owner.file("/api/groups/" + owner.group() + "/intakes?name=t",
+        "Freq,Name\n146.52,A\n".getBytes(StandardCharsets.UTF_8))).path("id").asLong());
   }
 
   @Test
@@ -125,6 +173,7 @@ class EveryEndpointTest {
   void anotherGroupFindsNothing(Endpoint endpoint) {
     Browserless owner = Browserless.signedIn(server.address(), "coordinator");
     long list = owner.take("own", "number,rx_mhz\n1,162.550\n");
+    bring(owner, list);
     long entry = Browserless.json(owner.get("/api/lists/" + list)).path("slips").path(0).path("id").asLong();
     Browserless neighbour = Browserless.signedIn(server.address(), "neighbour");
     if (OPEN.contains(endpoint.toString()) || COMMON.contains(endpoint.toString())) {
@@ -145,6 +194,7 @@ class EveryEndpointTest {
   void nonsenseGetsAMessageAndNeverAFault(Endpoint endpoint) {
     Browserless who = Browserless.signedIn(server.address(), "coordinator");
     long list = who.take("nonsense", "number,rx_mhz\n1,162.550\n");
+    bring(who, list);
     long entry = Browserless.json(who.get("/api/lists/" + list)).path("slips").path(0).path("id").asLong();
     if (endpoint.toString().equals("DELETE /api/session")) {
       return;
@@ -156,6 +206,7 @@ class EveryEndpointTest {
       assertThat(answer.statusCode()).as(body + " → " + answer.body()).isLessThan(500);
       assertThat(answer.body()).doesNotContain("Exception", "at org.");
     }
+    bring(who, list);
     assertThat(who.send(endpoint.method(), endpoint.path().replaceAll("\\{\\w+}", "x"), null, null).statusCode())
         .isLessThan(500);
   }

@@ -16,14 +16,16 @@ public final class RunningServer implements ParameterResolver {
 
   private final String address;
   private final String database;
+  private final ConfigurableApplicationContext context;
 
   public RunningServer() {
-    this("", "");
+    this("", "", null);
   }
 
-  private RunningServer(String address, String database) {
+  private RunningServer(String address, String database, ConfigurableApplicationContext context) {
     this.address = address;
     this.database = database;
+    this.context = context;
   }
 
   /** Starts one more server, with or without the demo's data. */
@@ -41,7 +43,8 @@ public final class RunningServer implements ParameterResolver {
   private static synchronized RunningServer running() {
     if (only == null) {
       String database = TestDatabase.newDatabase();
-      only = new RunningServer(addressOf(start(database, true)), database);
+      ConfigurableApplicationContext started = start(database, true);
+      only = new RunningServer(addressOf(started), database, started);
     }
     return only;
   }
@@ -54,6 +57,11 @@ public final class RunningServer implements ParameterResolver {
   /** Its database, for a second server on the same one. */
   String database() {
     return database;
+  }
+
+  /** A part of the running application, such as a stand-in that is to behave otherwise. */
+  <T> T bean(Class<T> type) {
+    return context.getBean(type);
   }
 
   @Override

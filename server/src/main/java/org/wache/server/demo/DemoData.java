@@ -5,6 +5,7 @@ import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
@@ -12,11 +13,14 @@ import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.wache.server.accounts.AccountStore;
+import org.wache.server.directory.DirectoryLinks;
 import org.wache.server.lists.ListIntake;
 import org.wache.server.papers.PapersJson;
 import org.wache.server.plans.OverlayService;
 import org.wache.server.roster.Party;
 import org.wache.server.roster.RosterService;
+import org.wache.server.tones.ToneKnowledge;
+import org.wache.server.tones.ToneKnowledgeStore;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -33,16 +37,20 @@ class DemoData implements ApplicationRunner {
   private final ListIntake lists;
   private final RosterService roster;
   private final OverlayService overlays;
+  private final ToneKnowledgeStore tones;
+  private final DirectoryLinks directory;
   private final PasswordEncoder encoder;
   private final TransactionTemplate transaction;
 
   DemoData(@Value("${wache.demo}") boolean demo, AccountStore accounts, ListIntake lists, RosterService roster,
-      OverlayService overlays, PasswordEncoder encoder, TransactionTemplate transaction) {
+      OverlayService overlays, ToneKnowledgeStore tones, DirectoryLinks directory, PasswordEncoder encoder, TransactionTemplate transaction) {
     this.demo = demo;
     this.accounts = accounts;
     this.lists = lists;
     this.roster = roster;
     this.overlays = overlays;
+    this.tones = tones;
+    this.directory = directory;
     this.encoder = encoder;
     this.transaction = transaction;
   }
@@ -67,6 +75,10 @@ class DemoData implements ApplicationRunner {
 
     long working = lists.take(coordinator, valley, "Volunteers, working list", bytes("volunteers.csv"),
         text("volunteers.context.json"), List.of("River watch"), "");
+    tones.put(coordinator, valley, 0, JSON.readValue(text("tones.json"), ToneKnowledge.class));
+    directory.link(working, "Tern Ridge Rpt", "TV-001", Map.of());
+    directory.link(working, "Gauge House Rpt", "TV-004", Map.of());
+    directory.link(working, "Mill Race Rpt", "TV-003", Map.of("access", "88.5")); // as the line was when it was copied
     lists.follow(coordinator, working, "Volunteers, for Technicians", "amateur:technician");
     // Last looked at before the edition of 2026, so that the home page has something to tell.
     lists.take(coordinator, valley, "HF desk", bytes("hf-desk.csv"), text("hf-desk.context.json"), List.of("HF desk"),

@@ -1,6 +1,7 @@
 package org.wache.server.directory;
 
 import java.util.List;
+import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import tools.jackson.databind.json.JsonMapper;
@@ -31,6 +32,12 @@ class OriginStore {
   /** The entry is one of the list's own from now on. */
   void forget(long entry) {
     jdbc.sql("delete from entry_origin where entry_id = :entry").param("entry", entry).update();
+  }
+
+  /** The first entry of a list with this name. */
+  Optional<Long> entryCalled(long list, String name) {
+    return jdbc.sql("select id from entry where list_id = :list and name = :name and not removed order by position limit 1")
+        .param("list", list).param("name", name).query(Long.class).optional();
   }
 
   /** The entries of a list that came from the directory and are still in it. */

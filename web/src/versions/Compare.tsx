@@ -1,0 +1,69 @@
+import { useQuery } from '@tanstack/react-query';
+import { api, data, type Change, type Desk, type Schemas } from '../api/client';
+import { Button } from '../ui/Button';
+import { Notice } from '../ui/Notice';
+
+interface Props {
+  desk: Desk;
+  other?: number;
+  otherVersion?: number;
+  fixed?: string;
+  onBack: (label: string, changes: Change[], order?: Schemas['Order']) => Promise<boolean>;
+  onMerge?: () => void;
+}
+
+const KIND: Record<string, string> = { added: 'new', removed: 'gone', changed: '' };
+
+/** What became of an earlier version, or of another list, in this one. */
+export function Compare({ desk, other, otherVersion, fixed, onBack, onMerge }: Props) {
+  const asked = useQuery({
+    queryKey: ['difference', desk.id, desk.version, other, otherVersion],
+    queryFn: () =>
+      data(
+        api.GET('/api/lists/{list}/difference', {
+          params: { path: { list: desk.id }, query: { other, otherVersion } },
+        }),
+      ),
+  });
+  if (asked.error) return <Notice message={asked.error.message} />;
+  if (!asked.data) return <p className="text-soft">Comparing …</p>;
+  const { before, after, rows, same, moved, back, backOrder } = asked.data;
+  return (
+    <section className="flex flex-col gap-3">
+      <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
+        <h2 className="text-title grow font-semibold">
+          {other === undefined ? `Since version ${before.version}` : `Beside ${before.name}`}
+        </h2>
+        {back.length > 0 && !fixed && (
+          <Button
+            onClick={() =>
+              void onBack(`version ${before.version} brought back`, back, backOrder ?? undefined)
+            }
+          >
+            Bring version {before.version} back
+          </Button>
+        )}
+        {onMerge && <Button onClick={onMerge}>Merge what it changed</Button>}
+      </div>
+      <p className="text-soft">
+        {rows.length === 0
+          ? 'No entry differs'
+          : `${rows.length} ${rows.length === 1 ? 'entry differs' : 'entries differ'}`}
+        , {same} say the same; {before.entries} entries there, {after.entries} here.
+        {moved && ' The order differs.'}
+      </p>
+      <ul className="border-line bg-sheet divide-line divide-y rounded border empty:hidden">
+        {rows.map((row, index) => (
+          <li key={index} className="flex gap-3 px-3 py-1.5 max-sm:flex-col max-sm:gap-0">
+            <span className="w-52 shrink-0 truncate">
+              <span className="text-soft font-mono">{row.number}</span>{' '}
+              <span className="font-semibold">{row.name || '(no name)'}</span>
+            </span>
+            <span className="text-second w-10 shrink-0 pt-0.5 font-semibold">{KIND[row.kind]}</span>
+            <span className="min-w-0 grow">{row.words.join('; ').replace(/^(new|gone): /, '')}</span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
