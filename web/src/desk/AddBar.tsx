@@ -1,4 +1,4 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { keepPreviousData, queryOptions, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState, type ClipboardEvent, type KeyboardEvent } from 'react';
 import { api, data, type Schemas } from '../api/client';
 import { Button } from '../ui/Button';
@@ -23,14 +23,13 @@ const isTable = (text: string) =>
 
 /** Entries as people write them: what each line is taken for is shown with its sum before it is added. */
 export function AddBar({ list, version, initial = '', onAdd, onTable, onClose }: Props) {
+  const queries = useQueryClient();
   const [text, setText] = useState(initial);
   const [chosen, setChosen] = useState<number>(0);
   const lines = text.split('\n').filter((line) => line.trim() !== '');
   const many = text.includes('\n');
-  const read = useQuery({
+  const question = queryOptions({
     queryKey: ['understood', list, version, lines],
-    enabled: lines.length > 0,
-    placeholderData: keepPreviousData,
     gcTime: 10_000,
     queryFn: ({ signal }) =>
       data(
@@ -41,6 +40,7 @@ export function AddBar({ list, version, initial = '', onAdd, onTable, onClose }:
         }),
       ),
   });
+  const read = useQuery({ ...question, enabled: lines.length > 0, placeholderData: keepPreviousData });
   const current = lines.length > 0 && !read.isPlaceholderData ? read.data : undefined;
   const shown = lines.length > 0 ? (read.data ?? []) : [];
   const good = (current ?? []).filter((line) => line.problem === null);
@@ -52,6 +52,9 @@ export function AddBar({ list, version, initial = '', onAdd, onTable, onClose }:
   const fieldsOf = (line: Line) =>
     (chosen > 0 && !many ? line.others[chosen - 1]?.fields : undefined) ?? line.fields;
   const add = async () => {
+    // Enter may come before the answer: then it is waited for, and nothing is added unseen that is no entry.
+    const understood = current ?? (lines.length > 0 ? await queries.fetchQuery(question) : []);
+    const good = understood.filter((line) => line.problem === null);
     if (good.length === 0) return;
     const entries = good.map(fieldsOf);
     const label =
@@ -100,11 +103,15 @@ export function AddBar({ list, version, initial = '', onAdd, onTable, onClose }:
           onKeyDown={keys}
           onPaste={paste}
         />
-        <Button kind="strong" disabled={good.length === 0} onClick={() => void add()}>
+        <Button
+          kind="strong"
+          disabled={current !== undefined && good.length === 0}
+          onClick={() => void add()}
+        >
           {many ? `Add ${good.length}` : 'Add'}{' '}
           <kbd className="font-mono text-[12px]">{many ? 'Ctrl ↵' : '↵'}</kbd>
         </Button>
-        <Button kind="quiet" onClick={onClose} aria-label="Close the add line">
+        <Button kind="quiet" onClick={onClose}>
           Esc
         </Button>
       </div>

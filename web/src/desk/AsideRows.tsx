@@ -43,13 +43,13 @@ export function AsideRows({ list, version, onAdd }: Props) {
         <DialogBackdrop className="bg-ink/40 fixed inset-0" />
         <div className="fixed inset-0 flex items-center justify-center p-4">
           <DialogPanel className="border-edge bg-sheet flex max-h-[92vh] w-full max-w-4xl flex-col rounded border">
-            <header className="border-line border-b px-4 py-3">
+            <div className="border-line border-b px-4 py-3">
               <DialogTitle className="text-title font-semibold">Rows that made no entry</DialogTitle>
               <p className="text-second text-soft">
                 Write what a row means and add it, or put it away. Nothing is lost: they are kept with the
                 list.
               </p>
-            </header>
+            </div>
             <ul className="divide-line grow divide-y overflow-y-auto px-4">
               {aside.map((row) => (
                 <li key={row.id} className="py-2">
@@ -88,12 +88,12 @@ export function AsideRows({ list, version, onAdd }: Props) {
                 </li>
               ))}
             </ul>
-            <footer className="border-line flex justify-end gap-3 border-t px-4 py-3">
+            <div className="border-line flex justify-end gap-3 border-t px-4 py-3">
               <Button onClick={() => void settle(aside.map((row) => row.id))}>Put all away</Button>
               <Button kind="strong" onClick={() => setOpen(false)}>
                 Done
               </Button>
-            </footer>
+            </div>
           </DialogPanel>
         </div>
       </Dialog>

@@ -43,7 +43,7 @@ export function CureAll({ list, version, onTake, onClose }: Props) {
       <DialogBackdrop className="bg-ink/40 fixed inset-0" />
       <div className="fixed inset-0 flex items-center justify-center p-4">
         <DialogPanel className="border-edge bg-sheet flex max-h-[92vh] w-full max-w-4xl flex-col rounded border">
-          <header className="border-line flex flex-wrap items-baseline gap-x-6 gap-y-1 border-b px-4 py-3">
+          <div className="border-line flex flex-wrap items-baseline gap-x-6 gap-y-1 border-b px-4 py-3">
             <DialogTitle className="text-title grow font-semibold">The least intrusive cures</DialogTitle>
             <label className="flex items-center gap-1.5">
               <input
@@ -53,7 +53,7 @@ export function CureAll({ list, version, onTake, onClose }: Props) {
               />
               Queries too
             </label>
-          </header>
+          </div>
           <div className="min-h-40 grow overflow-y-auto px-4 py-2">
             {proposed.isPending && <p className="text-soft py-4">Trying the cures of each entry …</p>}
             {proposed.error && <Notice message={proposed.error.message} />}
@@ -92,7 +92,7 @@ export function CureAll({ list, version, onTake, onClose }: Props) {
               </p>
             )}
           </div>
-          <footer className="border-line flex flex-wrap items-center gap-x-5 gap-y-2 border-t px-4 py-3">
+          <div className="border-line flex flex-wrap items-center gap-x-5 gap-y-2 border-t px-4 py-3">
             {proposed.data && <CountsChange before={proposed.data.before} after={proposed.data.after} />}
             <span className="grow" />
             <Button onClick={onClose}>Leave it</Button>
@@ -103,7 +103,7 @@ export function CureAll({ list, version, onTake, onClose }: Props) {
             >
               Take {taken.length} {taken.length === 1 ? 'cure' : 'cures'}
             </Button>
-          </footer>
+          </div>
         </DialogPanel>
       </div>
     </Dialog>

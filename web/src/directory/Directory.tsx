@@ -54,7 +54,7 @@ export function Directory({ desk, onAdded, onClose }: Props) {
       <DialogBackdrop className="bg-ink/40 fixed inset-0" />
       <div className="fixed inset-0 flex items-center justify-center p-3">
         <DialogPanel className="border-edge bg-sheet flex h-[92vh] w-full max-w-5xl flex-col rounded border">
-          <header className="border-line flex flex-wrap items-end gap-x-4 gap-y-2 border-b px-4 py-3">
+          <div className="border-line flex flex-wrap items-end gap-x-4 gap-y-2 border-b px-4 py-3">
             <div className="grow basis-72">
               <DialogTitle className="text-title font-semibold">Repeaters near</DialogTitle>
               <p className="text-second text-soft">
@@ -82,7 +82,7 @@ export function Directory({ desk, onAdded, onClose }: Props) {
             {found.data?.placed && (
               <Choice label="Within" value={reach} options={REACHES} onChange={setReach} />
             )}
-          </header>
+          </div>
           <div
             className="min-h-0 grow overflow-y-auto px-4"
             tabIndex={0}
@@ -108,11 +108,11 @@ export function Directory({ desk, onAdded, onClose }: Props) {
               ))}
             </ul>
           </div>
-          <footer className="border-line flex justify-end border-t px-4 py-3">
+          <div className="border-line flex justify-end border-t px-4 py-3">
             <Button kind="strong" onClick={onClose}>
               Done
             </Button>
-          </footer>
+          </div>
         </DialogPanel>
       </div>
     </Dialog>

@@ -41,9 +41,9 @@ export function News({ list, version, onTake }: Props) {
         <DialogBackdrop className="bg-ink/40 fixed inset-0" />
         <div className="fixed inset-0 flex items-center justify-center p-4">
           <DialogPanel className="border-edge bg-sheet flex max-h-[92vh] w-full max-w-3xl flex-col rounded border">
-            <header className="border-line border-b px-4 py-3">
+            <div className="border-line border-b px-4 py-3">
               <DialogTitle className="text-title font-semibold">What the directory says now</DialogTitle>
-            </header>
+            </div>
             <ul className="divide-line grow divide-y overflow-y-auto px-4">
               {news.map((each) => (
                 <li key={each.entry} className="flex flex-wrap items-start gap-x-3 gap-y-1 py-2">
@@ -68,9 +68,9 @@ export function News({ list, version, onTake }: Props) {
                 </li>
               ))}
             </ul>
-            <footer className="border-line flex justify-end border-t px-4 py-3">
+            <div className="border-line flex justify-end border-t px-4 py-3">
               <Button onClick={() => setOpen(false)}>Later</Button>
-            </footer>
+            </div>
           </DialogPanel>
         </div>
       </Dialog>

@@ -87,6 +87,8 @@ function Reading({ brought }: { brought: BroughtIn }) {
     );
   if (!read.data) return <p className="text-soft p-6">Reading the table …</p>;
   const { data: table } = read;
+  // What was chosen last, even while the rows are still being read for it.
+  const used = mapping ?? table.mapping;
   const change = (next: Mapping) => {
     setFrom(0);
     setMapping(next);
@@ -122,7 +124,7 @@ function Reading({ brought }: { brought: BroughtIn }) {
               }}
             />
           )}
-          <Unsaid value={table.mapping.unsaid} onChange={(unsaid) => change({ ...table.mapping, unsaid })} />
+          <Unsaid value={used.unsaid} onChange={(unsaid) => change({ ...used, unsaid })} />
           {table.levels.map((level) => (
             <Field
               key={level}
@@ -131,10 +133,8 @@ function Reading({ brought }: { brought: BroughtIn }) {
               mono
               className="w-36"
               placeholder="not known"
-              value={table.mapping.levels[level] ?? ''}
-              onChange={(watts) =>
-                change({ ...table.mapping, levels: { ...table.mapping.levels, [level]: watts } })
-              }
+              value={used.levels[level] ?? ''}
+              onChange={(watts) => change({ ...used, levels: { ...used.levels, [level]: watts } })}
             />
           ))}
           <span className="grow" />
@@ -147,6 +147,7 @@ function Reading({ brought }: { brought: BroughtIn }) {
       </header>
       <ReadRows
         table={table}
+        mapping={used}
         kinds={brought.kinds}
         from={from}
         onFrom={setFrom}
@@ -179,7 +180,7 @@ function Reading({ brought }: { brought: BroughtIn }) {
         <Button
           kind="strong"
           disabled={take.isPending || table.entries === 0 || (!into && name.trim() === '')}
-          onClick={() => take.mutate(table.mapping)}
+          onClick={() => take.mutate(used)}
         >
           {take.isPending
             ? `Taking ${table.entries} entries …`

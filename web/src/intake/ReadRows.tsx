@@ -12,6 +12,8 @@ const WITH_UNIT = ['receive', 'transmit', 'shift'];
 
 interface Props {
   table: Table;
+  /** What was chosen last; the rows follow. */
+  mapping: Mapping;
   kinds: Schemas['KindChoice'][];
   from: number;
   stale: boolean;
@@ -20,8 +22,7 @@ interface Props {
 }
 
 /** The table as it came, a choice over each column, and beside each row what it becomes and why. */
-export function ReadRows({ table, kinds, from, stale, onFrom, onMapping }: Props) {
-  const { mapping } = table;
+export function ReadRows({ table, mapping, kinds, from, stale, onFrom, onMapping }: Props) {
   const set = (at: number, choice: Partial<Schemas['ColumnChoice']>) =>
     onMapping({
       ...mapping,
@@ -42,7 +43,7 @@ export function ReadRows({ table, kinds, from, stale, onFrom, onMapping }: Props
             </th>
             <th
               scope="col"
-              className="bg-sunk border-line sticky top-0 left-0 z-20 min-w-80 border-r border-b px-3 py-2 align-bottom lg:min-w-[26rem]"
+              className="bg-sunk border-line sticky top-0 z-20 min-w-72 border-r border-b px-3 py-2 align-bottom md:left-0 lg:min-w-[26rem]"
             >
               becomes
             </th>
@@ -93,7 +94,7 @@ export function ReadRows({ table, kinds, from, stale, onFrom, onMapping }: Props
               <td className="border-line text-second text-soft border-b px-2 py-1.5 text-right font-mono">
                 {row.line}
               </td>
-              <td className="border-line bg-paper sticky left-0 z-[5] border-r border-b px-3 py-1.5">
+              <td className="border-line bg-paper left-0 z-[5] border-r border-b px-3 py-1.5 md:sticky">
                 <Becomes row={row} />
               </td>
               {table.columns.map((_, index) => (
@@ -145,7 +146,7 @@ function Becomes({ row }: { row: Schemas['ReadRow'] }) {
       </p>
       <p className="text-soft text-[12px] leading-snug">
         {row.said
-          .filter((said) => !said.doubt)
+          .filter((said) => !said.doubt && said.line.includes(':'))
           .map((said) => said.line)
           .join('; ')}
       </p>

@@ -50,12 +50,12 @@ export function ToneKnowledge({ group, known, onClose }: Props) {
       <DialogBackdrop className="bg-ink/40 fixed inset-0" />
       <div className="fixed inset-0 flex items-center justify-center p-3">
         <DialogPanel className="border-edge bg-sheet flex max-h-[92vh] w-full max-w-3xl flex-col rounded border">
-          <header className="border-line border-b px-4 py-3">
+          <div className="border-line border-b px-4 py-3">
             <DialogTitle className="text-title font-semibold">Neighbours and models’ tables</DialogTitle>
             <p className="text-second text-soft">
               Of the whole group; every plan of tones keeps clear of them.
             </p>
-          </header>
+          </div>
           <div className="flex flex-col gap-4 overflow-y-auto px-4 py-3">
             <section className="flex flex-col gap-1.5">
               <h3 className="font-semibold">Tones that others near use</h3>
@@ -146,12 +146,12 @@ export function ToneKnowledge({ group, known, onClose }: Props) {
             </section>
             {save.error && <Notice message={save.error.message} />}
           </div>
-          <footer className="border-line flex justify-end gap-3 border-t px-4 py-3">
+          <div className="border-line flex justify-end gap-3 border-t px-4 py-3">
             <Button onClick={onClose}>Leave it</Button>
             <Button kind="strong" disabled={save.isPending} onClick={() => save.mutate()}>
               Keep them
             </Button>
-          </footer>
+          </div>
         </DialogPanel>
       </div>
     </Dialog>

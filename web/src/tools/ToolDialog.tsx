@@ -47,10 +47,10 @@ export function ToolDialog({ title, words, children, queryKey, ask, label, onTak
       <DialogBackdrop className="bg-ink/40 fixed inset-0" />
       <div className="fixed inset-0 flex items-center justify-center p-3">
         <DialogPanel className="border-edge bg-sheet flex h-[92vh] w-full max-w-6xl flex-col rounded border">
-          <header className="border-line border-b px-4 py-3">
+          <div className="border-line border-b px-4 py-3">
             <DialogTitle className="text-title font-semibold">{title}</DialogTitle>
             <p className="text-second text-soft">{words}</p>
-          </header>
+          </div>
           <div className="flex min-h-0 grow flex-col md:flex-row">
             <div className="border-line flex shrink-0 flex-col gap-3 overflow-y-auto border-b px-4 py-3 max-md:max-h-[40%] md:w-72 md:border-r md:border-b-0">
               {children}
@@ -71,7 +71,7 @@ export function ToolDialog({ title, words, children, queryKey, ask, label, onTak
               )}
             </div>
           </div>
-          <footer className="border-line flex flex-wrap items-center gap-x-5 gap-y-2 border-t px-4 py-3">
+          <div className="border-line flex flex-wrap items-center gap-x-5 gap-y-2 border-t px-4 py-3">
             {proposal && <CountsChange before={proposal.before} after={proposal.after} />}
             <span className="grow" />
             <Button onClick={onClose}>Leave it</Button>
@@ -89,7 +89,7 @@ export function ToolDialog({ title, words, children, queryKey, ask, label, onTak
                 ? `Take ${taken.length} ${taken.length === 1 ? 'change' : 'changes'}`
                 : 'Take it'}
             </Button>
-          </footer>
+          </div>
         </DialogPanel>
       </div>
     </Dialog>

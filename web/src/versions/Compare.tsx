@@ -12,7 +12,8 @@ interface Props {
   onMerge?: () => void;
 }
 
-const KIND: Record<string, string> = { added: 'new', removed: 'gone', changed: '' };
+const SINCE: Record<string, string> = { added: 'new', removed: 'gone', changed: '' };
+const BESIDE: Record<string, string> = { added: 'only here', removed: 'only there', changed: '' };
 
 /** What became of an earlier version, or of another list, in this one. */
 export function Compare({ desk, other, otherVersion, fixed, onBack, onMerge }: Props) {
@@ -59,7 +60,9 @@ export function Compare({ desk, other, otherVersion, fixed, onBack, onMerge }: P
               <span className="text-soft font-mono">{row.number}</span>{' '}
               <span className="font-semibold">{row.name || '(no name)'}</span>
             </span>
-            <span className="text-second w-10 shrink-0 pt-0.5 font-semibold">{KIND[row.kind]}</span>
+            <span className="text-second w-20 shrink-0 pt-0.5 font-semibold">
+              {(other === undefined ? SINCE : BESIDE)[row.kind]}
+            </span>
             <span className="min-w-0 grow">{row.words.join('; ').replace(/^(new|gone): /, '')}</span>
           </li>
         ))}

@@ -62,7 +62,9 @@ export function MergeView({ desk, other, onTake, onDone }: Props) {
         )}
       </div>
       <p className="text-soft">
-        Both began with {base}.{' '}
+        {base
+          ? `Both began with ${base}.`
+          : 'The two have little in common: what is only there would be added.'}{' '}
         {rows.length === 0
           ? 'The other list has nothing new for this one.'
           : 'What only one side changed is ticked.'}

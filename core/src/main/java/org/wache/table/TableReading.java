@@ -109,6 +109,11 @@ public record TableReading(List<String> extraColumns, List<RowReading> rows) {
     private final HouseRules house;
     private final List<Integer> kept = new ArrayList<>();
     private final List<String> extraColumns = new ArrayList<>();
+    /** What short texts that stand in many rows were read as. */
+    private final Map<String, Optional<WrittenTone>> tones = new HashMap<>();
+    private final Map<String, Optional<WrittenMode>> modes = new HashMap<>();
+    private final Map<String, Optional<WrittenPower>> powers = new HashMap<>();
+    private final Map<String, Optional<Shift>> shifts = new HashMap<>();
     private int numbered;
 
     Reader(Table table, Mapping mapping, Edition edition, HouseRules house) {
@@ -157,7 +162,18 @@ public record TableReading(List<String> extraColumns, List<RowReading> rows) {
       return new RowReading(row.line(), row.cells(), Optional.empty(), List.of(), Optional.of(why));
     }
 
+    /** A number with a decimal comma in a table parted by commas falls into two cells, and the row gets longer than its headings. */
+    private boolean splitByDecimalCommas(Table.Row row) {
+      int headings = mapping.heading().map(at -> table.rows().get(at).cells().size()).orElse(Integer.MAX_VALUE);
+      List<String> beyond = row.cells().stream().skip(headings).map(String::strip).filter(cell -> !cell.isEmpty()).toList();
+      return !beyond.isEmpty() && beyond.stream().allMatch(cell -> cell.matches("[0-9]{1,6}"));
+    }
+
     private RowReading row(Table.Row row) {
+      if (splitByDecimalCommas(row)) {
+        return aside(row, "It has more cells than the table has headings. A number with a decimal comma has to stand in quotes, or"
+            + " the cells be parted by semicolons.");
+      }
       Sketch sketch = new Sketch();
       Map<Field, String> joined = new HashMap<>();
       for (int i = 0; i < mapping.columns().size(); i++) {
@@ -172,11 +188,6 @@ public record TableReading(List<String> extraColumns, List<RowReading> rows) {
       withoutDirection(sketch, row);
       Optional.ofNullable(joined.remove(Field.NAME)).ifPresent(sketch::otherwiseCalled);
       joined.forEach(sketch::text);
-      for (int i = mapping.columns().size(); i < row.cells().size(); i++) {
-        if (!row.cell(i).isEmpty()) {
-          return aside(row, "It has more columns than the table has headings: “" + row.cell(i) + "”.");
-        }
-      }
       if (sketch.receive().isEmpty()) {
         return aside(row, row.filled() == 1 ? "A heading or a remark: no frequency in it."
             : "No frequency in it to hear on.");
@@ -230,7 +241,7 @@ public record TableReading(List<String> extraColumns, List<RowReading> rows) {
         }
         case TONE, TONE_SENT, TONE_HEARD -> tone(sketch, column.kind(), cell);
         case TONE_USE -> toneUse(sketch, cell);
-        case MODE -> WrittenMode.read(cell).ifPresentOrElse(sketch::mode, () -> sketch.unread(Field.MODE, cell));
+        case MODE -> modes.computeIfAbsent(cell, WrittenMode::read).ifPresentOrElse(sketch::mode, () -> sketch.unread(Field.MODE, cell));
         case POWER -> power(sketch, cell);
         case USE -> use(sketch, cell);
         default -> { } // kept in a column of its own, or left out
@@ -292,7 +303,7 @@ public record TableReading(List<String> extraColumns, List<RowReading> rows) {
     }
 
     private Optional<String> shift(Sketch sketch, Column column, int index, String cell) {
-      Optional<Shift> read = Shift.read(cell, column.unit());
+      Optional<Shift> read = shifts.computeIfAbsent(index + " " + cell, any -> Shift.read(cell, column.unit()));
       if (read.isEmpty() && Set.of("split", "odd", "odd split").contains(Plain.of(cell))) {
         return Optional.empty(); // the transmit column says where
       }
@@ -332,7 +343,7 @@ public record TableReading(List<String> extraColumns, List<RowReading> rows) {
     }
 
     private void one(Sketch sketch, Column.Kind kind, String cell) {
-      Optional<WrittenTone> read = WrittenTone.read(cell, edition.tones());
+      Optional<WrittenTone> read = tones.computeIfAbsent(cell, text -> WrittenTone.read(text, edition.tones()));
       Field field = kind == Column.Kind.TONE_HEARD ? Field.RX_TONE : Field.TX_TONE;
       boolean burst = field == Field.RX_TONE && read.flatMap(WrittenTone::tone).filter(Tone.Burst.class::isInstance).isPresent();
       if (read.isEmpty() || burst) {
@@ -362,7 +373,7 @@ public record TableReading(List<String> extraColumns, List<RowReading> rows) {
     }
 
     private void power(Sketch sketch, String cell) {
-      Optional<WrittenPower> read = WrittenPower.read(cell);
+      Optional<WrittenPower> read = powers.computeIfAbsent(cell, WrittenPower::read);
       if (read.isEmpty()) {
         sketch.unread(Field.POWER_W, cell);
         return;

@@ -198,6 +198,7 @@ class TableTest {
   void theHeadingsAgainAndRowsTooLongAreKeptAside() {
     assertThat(entries(read("name,rx\nA,146.52\nname,rx\nB,146.55,what,is,this\n"))).containsExactly("1,A,146.520,146.520,FM",
         "line 3: The headings stand here again.", "2,B,146.550,146.550,FM");
+    assertThat(entries(read("rx_mhz,tx_mhz\n146.52,146.52\n146,52,146,52\n"))).last().asString().contains("decimal comma has to stand in quotes");
   }
 
   @Test

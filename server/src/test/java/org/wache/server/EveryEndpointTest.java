@@ -26,7 +26,7 @@ class EveryEndpointTest {
   private static final Set<String> COMMON = Set.of("GET /api/ruler", "GET /api/register/{callSign}",
       "GET /api/rulebook/chart", "GET /api/rulebook/at", "GET /api/rulebook/edges", "GET /api/rulebook/edges.csv",
       "GET /api/rulebook/tones", "GET /api/rulebook/channel-names", "GET /api/rulebook/editions",
-      "GET /api/rulebook/places", "GET /api/rulebook/place");
+      "GET /api/rulebook/places", "GET /api/rulebook/place", "GET /api/schemas/{format}");
   private static final String CHOICE = "{\"carriers\":[],\"parties\":[],\"teams\":[]}";
   private static final String SETTINGS = "{\"place\":null,\"antennaGainDbd\":null,\"feedLossDb\":null,"
       + "\"directTones\":null,\"maxTimeoutS\":null,\"twoMetreRasterKhz\":null,\"unitsInUse\":null}";
@@ -130,7 +130,7 @@ class EveryEndpointTest {
         : endpoint.path().endsWith("/merge") ? "?other=" + list : endpoint.path().endsWith("/at") ? "?mhz=146.52" : endpoint.path().endsWith("/place") && endpoint.path().contains("rulebook") ? "?latitude=45&longitude=-93" : endpoint.path().contains("/edges") ? "?class=general&send=cw" : "";
     String path = endpoint.path().replace("{group}", Long.toString(group)).replace("{list}", Long.toString(list))
         .replace("{entry}", Long.toString(entry)).replace("{party}", Long.toString(party)).replace("{version}", "1")
-        .replace("{callSign}", "KE9QRB").replace("{repeater}", "TV-001")
+        .replace("{callSign}", "KE9QRB").replace("{repeater}", "TV-001").replace("{format}", "list")
         .replace("{intake}", Long.toString(intake(list))) + query;
     boolean file = endpoint.method().equals("POST")
         && (endpoint.path().equals("/api/groups/{group}/lists") || endpoint.path().equals("/api/groups/{group}/intakes"));

@@ -155,6 +155,20 @@ class WorkOnListsTest {
   }
 
   @Test
+  void anExportThatSomebodyChangedElsewhereIsMergedFromTheVersionItBeganWith() {
+    long list = who.take("export", CSV);
+    String exported = who.get("/api/lists/" + list + "/export.csv").body();
+    edit(list, 1, "{\"powerW\":\"2\"}");
+    long theirs = who.take("theirs", exported.replace("Levee West", "Levee far west"));
+    JsonNode merge = get("/api/lists/" + list + "/merge?other=" + theirs);
+    assertThat(merge.path("base").asString()).isEqualTo("export, version 1");
+    assertThat(merge.path("rows")).hasSize(1);
+    assertThat(merge.path("rows").path(0).path("words").toString()).isEqualTo("[\"called Levee far west instead of Levee West\"]");
+    long other = who.take("other", "number,name,rx_mhz\n9,Wx,162.400\n");
+    assertThat(get("/api/lists/" + list + "/merge?other=" + other).path("rows").toString()).contains("\"kind\":\"add\"").doesNotContain("remove");
+  }
+
+  @Test
   void aVariantMadeACopyTakesWhatChangesInItsParent() {
     long list = who.take("parent", CSV);
     long variant = post("/api/lists/" + list + "/variants", "{\"name\":\"for Technicians\",\"carriers\":{\"carriers\":[],\"parties\":[],\"teams\":[]}}")

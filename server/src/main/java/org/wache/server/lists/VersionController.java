@@ -54,7 +54,7 @@ class VersionController {
   /** An entry that differs: kind is added, removed or changed. */
   record ComparedRow(String kind, String number, String name, List<String> words) {}
 
-  /** What another list would change of this one. */
+  /** What another list would change of this one; base is what both began with, empty when they have little in common. */
   record MergeView(String base, List<MergeRow> rows) {}
 
   /**
@@ -159,7 +159,7 @@ class VersionController {
   MergeView merge(Principal principal, @PathVariable long list, @RequestParam long other, @RequestParam Optional<Integer> base) {
     Versions.Three three = versions.three(who.account(principal).id(), list, other, base);
     Merge merge = Merge.of(three.baseItems(), three.mineItems(), three.theirItems());
-    return new MergeView(three.base().head().name() + ", version " + three.base().version(),
+    return new MergeView(three.base().version() == 0 ? "" : three.base().head().name() + ", version " + three.base().version(),
         merge.rows().stream().map(row -> row(row, three)).toList());
   }
 

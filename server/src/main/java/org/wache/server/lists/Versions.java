@@ -9,6 +9,7 @@ import org.springframework.transaction.annotation.Isolation;
 import org.springframework.transaction.annotation.Transactional;
 import org.wache.channel.ChannelList;
 import org.wache.compare.Item;
+import org.wache.compare.ListDifference;
 import org.wache.server.problems.Missing;
 import org.wache.server.problems.Refused;
 import tools.jackson.databind.JsonNode;
@@ -19,6 +20,7 @@ import tools.jackson.databind.json.JsonMapper;
 class Versions {
 
   private static final int MOST_PAST = 1_000;
+  private static final int LOOK_BACK = 40;
   private static final JsonMapper JSON = JsonMapper.builder().build();
 
   private final ListStore store;
@@ -123,13 +125,35 @@ class Versions {
       base = stand(account, other, Optional.of(mineFrom.get().version()));
     } else if (baseVersion.isEmpty() && mineFrom.isPresent() && mineFrom.map(ListStore.Copied::from).equals(theirsFrom.map(ListStore.Copied::from))) {
       base = stand(account, mineFrom.get().from(), Optional.of(Math.min(mineFrom.get().version(), theirsFrom.get().version())));
+    } else if (baseVersion.isPresent()) {
+      base = stand(account, list, baseVersion);
     } else {
-      base = stand(account, list, Optional.of(baseVersion.orElse(1)));
+      base = likeliest(account, list, mine, theirs);
     }
     Map<Long, Long> mineOrigins = store.origins(list);
     Map<Long, Long> theirOrigins = store.origins(other);
     Map<Long, Long> baseOrigins = base.head().id() == list ? mineOrigins : base.head().id() == other ? theirOrigins : Map.of();
     return new Three(base, mine, theirs, base.items(baseOrigins), mine.items(mineOrigins), theirs.items(theirOrigins));
+  }
+
+  /** The version of this list that the other seems to have begun with; nothing when they have too little in common. */
+  private Stand likeliest(long account, long list, Stand mine, Stand theirs) {
+    List<Item> other = theirs.stored().stream().map(each -> new Item(Optional.empty(), each.channel())).toList();
+    Stand best = new Stand(mine.head(), 0, List.of());
+    int fewest = other.size() / 2 + 1; // more than half has to be alike
+    for (int version = mine.version(); version > Math.max(0, mine.version() - LOOK_BACK); version--) {
+      Optional<List<ListStore.Stored>> stored = mine.head().parent().isPresent() ? Optional.of(mine.stored()) : store.entriesAt(list, version);
+      if (stored.isEmpty()) {
+        break;
+      }
+      int differing = ListDifference.of(stored.get().stream().map(each -> new Item(Optional.empty(), each.channel())).toList(), other)
+          .rows().size();
+      if (differing < fewest) {
+        fewest = differing;
+        best = new Stand(mine.head(), version, stored.get());
+      }
+    }
+    return best;
   }
 
   /** After a merge: the copy now begins with its origin as it is. */
