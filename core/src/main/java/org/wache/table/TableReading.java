@@ -383,7 +383,7 @@ public record TableReading(List<String> extraColumns, List<RowReading> rows) {
         String watts = mapping.levels().get(level);
         if (watts == null) {
           sketch.note(Said.doubtful(Field.POWER_W, "power not known",
-              "“" + cell + "” is a level of some radio: say above what it is in watts"));
+              "what “" + cell + "” is in watts is not said"));
         } else {
           sketch.text(Field.POWER_W, watts).note(Said.because(Field.POWER_W, watts + " W",
               "what “" + level.word() + "” was said to be"));

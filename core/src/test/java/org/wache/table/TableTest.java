@@ -74,7 +74,7 @@ class TableTest {
         "4,FERRY 1,451.800,451.800,NFM,,5,D023,D023,yes,60", "5,ORCH,462.5625,462.5625,NFM,,0.5,67.0,67.0",
         "line 6: “14x.2” under RX Freq is no frequency.");
     assertThat(reading.rows().get(0).said()).filteredOn(Said::doubt).extracting(Said::line).containsExactly(
-        "power not known: “High” is a level of some radio: say above what it is in watts");
+        "power not known: what “High” is in watts is not said");
   }
 
   @Test
