@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { api, data } from '../api/client';
 import { Button } from '../ui/Button';
 import { ToneKnowledge } from './ToneKnowledge';
+import { Translate } from './Translate';
 import { ToolDialog } from './ToolDialog';
 import type { ToolProps } from './tool';
 
@@ -97,6 +98,7 @@ export function ToneTool({ desk, onTake, onClose }: ToolProps) {
           Neighbours and models’ tables
         </Button>
       </div>
+      <Translate group={desk.groupId} models={(knowledge?.tables ?? []).map((table) => table.model)} />
       <p className="text-second text-soft">
         Tones keep nothing private; they keep your radios quiet while others talk on the channel.
       </p>

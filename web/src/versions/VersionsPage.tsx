@@ -137,10 +137,9 @@ export function VersionsPage() {
           )}
           {!looked && (
             <p className="text-soft max-w-prose">
-              Choose an earlier version or another list at the left: what differs is told in radio terms, and
-              an earlier version can be brought back. A copy can be changed by somebody else, or for other
-              carriers, and merged back: what only one side changed is taken, what both changed is yours to
-              settle.
+              Choose an earlier version or another list: what differs is told in radio terms, and an earlier
+              version can be brought back. A copy can be changed by somebody else, or for other carriers, and
+              merged back: what only one side changed is taken, what both changed is yours to settle.
             </p>
           )}
           {desk && looked && 'version' in looked && (

@@ -39,11 +39,11 @@ class FilesTest {
 
   @Test
   void columnsMayStandInAnyOrderAndUnknownOnesAreKept() {
-    ChannelList list = csv("colour,RX_MHZ,Name,zone\nred,146.520,A,1\nblue,446.000,B,\n");
-    assertThat(list.extraColumns()).containsExactly("colour", "zone");
+    ChannelList list = csv("colour,RX_MHZ,Name,bank\nred,146.520,A,1\nblue,446.000,B,\n");
+    assertThat(list.extraColumns()).containsExactly("colour", "bank");
     assertThat(list.channels().get(1).extras()).containsExactly("blue", "");
     assertThat(list.channels().get(0).name()).isEqualTo("A");
-    assertThat(CsvLists.write(list)).startsWith("number,name,rx_mhz").contains("colour,zone");
+    assertThat(CsvLists.write(list)).startsWith("number,name,rx_mhz").contains("colour,bank");
   }
 
   @Test
@@ -83,11 +83,11 @@ class FilesTest {
   @Test
   void jsonListsTakeNumbersAndKeepFurtherKeys() {
     ChannelList list = JsonLists.read(bytes("{\"format\":\"wache-list/1\",\"name\":\"N\",\"channels\":["
-        + "{\"number\":1,\"rxMhz\":146.520,\"powerW\":5,\"zone\":\"A\"},{\"rxMhz\":\"446.000\",\"txMhz\":null}]}"), "x");
+        + "{\"number\":1,\"rxMhz\":146.520,\"powerW\":5,\"bank\":\"A\"},{\"rxMhz\":\"446.000\",\"txMhz\":null}]}"), "x");
     assertThat(list.name()).isEqualTo("N");
     assertThat(list.channels().get(0).text(Field.RX_MHZ)).isEqualTo("146.520");
     assertThat(list.channels().get(0).power()).isPresent();
-    assertThat(list.extraColumns()).containsExactly("zone");
+    assertThat(list.extraColumns()).containsExactly("bank");
     assertThat(list.channels().get(1).transmit()).isEmpty();
   }
 

@@ -127,7 +127,7 @@ class EveryEndpointTest {
       long party, String body) {
     String query = endpoint.path().endsWith("/matrix/{entry}") ? "?column=0"
         : endpoint.toString().equals("DELETE /api/parties/{party}") ? "?version=1"
-        : endpoint.path().endsWith("/merge") ? "?other=" + list : endpoint.path().endsWith("/at") ? "?mhz=146.52" : endpoint.path().endsWith("/place") && endpoint.path().contains("rulebook") ? "?latitude=45&longitude=-93" : endpoint.path().contains("/edges") ? "?class=general&send=cw" : "";
+        : endpoint.path().endsWith("/translation") ? "?of=100" : endpoint.path().endsWith("/merge") ? "?other=" + list : endpoint.path().endsWith("/at") ? "?mhz=146.52" : endpoint.path().endsWith("/place") && endpoint.path().contains("rulebook") ? "?latitude=45&longitude=-93" : endpoint.path().contains("/edges") ? "?class=general&send=cw" : "";
     String path = endpoint.path().replace("{group}", Long.toString(group)).replace("{list}", Long.toString(list))
         .replace("{entry}", Long.toString(entry)).replace("{party}", Long.toString(party)).replace("{version}", "1")
         .replace("{callSign}", "KE9QRB").replace("{repeater}", "TV-001").replace("{format}", "list")

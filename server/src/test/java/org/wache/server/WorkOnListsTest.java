@@ -102,6 +102,21 @@ class WorkOnListsTest {
         + ",\"knowledge\":{\"neighbours\":[],\"tables\":[]}}").statusCode()).isEqualTo(422); // begun on an older version
   }
 
+  @Test // 127.3 Hz is code 19 of the consumer table; D023 sounds like D047 inverted: common practice, no source
+  void tonesAreTranslatedBetweenTheWaysOfCounting() {
+    String group = "/api/groups/" + Browserless.signedIn(server.address(), "neighbour").group() + "/tones";
+    Browserless other = Browserless.signedIn(server.address(), "neighbour");
+    assertThat(other.put(group, "{\"before\":0,\"knowledge\":{\"neighbours\":[],\"tables\":[{\"model\":\"M\",\"tones\":[\"77.0\",\"127.3\"]}]}}")
+        .statusCode()).isEqualTo(200);
+    JsonNode hertz = Browserless.json(other.get(group + "/translation?of=127.3"));
+    assertThat(hertz.path("code").asInt()).isEqualTo(19);
+    assertThat(hertz.path("models").path(0).path("number").asInt()).isEqualTo(2);
+    assertThat(Browserless.json(other.get(group + "/translation?of=2&model=M")).path("tone").asString()).isEqualTo("127.3");
+    assertThat(Browserless.json(other.get(group + "/translation?of=code%2019")).path("tone").asString()).isEqualTo("127.3");
+    assertThat(Browserless.json(other.get(group + "/translation?of=D023")).path("sameSound").asString()).isEqualTo("D047I");
+    assertThat(other.get(group + "/translation?of=3&model=M").body()).contains("counts its tones from 1 to 2");
+  }
+
   @Test
   void aListIsArrangedAndTheOrderIsOneChange() {
     long list = who.take("order", CSV);

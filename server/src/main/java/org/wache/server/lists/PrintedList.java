@@ -5,6 +5,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.util.List;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import com.lowagie.text.Chunk;
 import com.lowagie.text.Document;
 import com.lowagie.text.Element;
@@ -82,8 +83,8 @@ final class PrintedList {
     List<String> names = audit.auditor().context().holders().stream().map(holder -> holder.name()).toList();
     String carriers = names.size() <= MOST_NAMES ? Words.list(names)
         : String.join(", ", names.subList(0, MOST_NAMES)) + " and " + (names.size() - MOST_NAMES) + " more";
-    String counts = audit.counts().entrySet().stream().filter(each -> each.getValue() > 0)
-        .map(each -> each.getValue() + " " + words(each.getKey())).collect(Collectors.joining(", "));
+    String counts = Stream.of(Verdict.HOLD, Verdict.QUERY, Verdict.LISTEN, Verdict.CLEAR).filter(each -> audit.counts().get(each) > 0)
+        .map(each -> audit.counts().get(each) + " " + words(each)).collect(Collectors.joining(", "));
     return "Carried by " + carriers + ". " + audit.list().channels().size() + " entries"
         + (counts.isEmpty() ? "." : ": " + counts + ".");
   }
@@ -128,7 +129,7 @@ final class PrintedList {
     table.addCell(cell(new Phrase(channel.text(Field.POWER_W).isBlank() ? "" : channel.text(Field.POWER_W) + " W", figures)));
     table.addCell(cell(new Phrase(Words.capital(entry.verdict().text()), new Font(held ? BOLD : SANS, SMALL))));
     table.addCell(cell(worst == null ? new Phrase(channel.text(Field.NOTE), plain)
-        : new Phrase(new Chunk(worst.message() + " " + worst.source(), plain))));
+        : new Phrase(new Chunk(worst.message() + " (" + worst.source() + ")", plain))));
   }
 
   private static String megahertz(Channel channel, Field field) {
@@ -140,7 +141,7 @@ final class PrintedList {
     if (channel.text(Field.TX_MHZ).isBlank()) {
       return "listens";
     }
-    return channel.transmit().isPresent() && channel.transmit().equals(channel.receive()) ? "same" : megahertz(channel, Field.TX_MHZ);
+    return channel.transmit().isPresent() && channel.transmit().equals(channel.receive()) ? "direct" : megahertz(channel, Field.TX_MHZ);
   }
 
   private static PdfPCell cell(Phrase phrase) {
