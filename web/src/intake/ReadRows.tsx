@@ -89,8 +89,8 @@ export function ReadRows({ table, mapping, kinds, from, stale, onFrom, onMapping
           </tr>
         </thead>
         <tbody>
-          {table.shown.map((row) => (
-            <tr key={row.line} className="align-top">
+          {table.shown.map((row, at) => (
+            <tr key={at} className="align-top">
               <td className="border-line text-second text-soft border-b px-2 py-1.5 text-right font-mono">
                 {row.line}
               </td>

@@ -39,6 +39,8 @@ public record Column(Kind kind, Optional<Unit> unit) {
     MODE("Mode or width"),
     /** Whether it is narrow. */
     NARROW("Narrow: yes or no"),
+    /** Whether it is wide. */
+    WIDE("Wide: yes or no"),
     POWER("Power"),
     USE("Direct, repeater, listen"),
     SERVICE("Service"),

@@ -133,7 +133,7 @@ public final class Guess {
     Map<Column.Kind, Double> scores = new EnumMap<>(Column.Kind.class);
     byHeading.forEach((kind, fit) -> {
       if (here.isEmpty() || !contradicts(kind, here)) {
-        scores.merge(kind, fit + (kind == Column.Kind.NARROW ? FLAG : 0.0), Double::sum);
+        scores.merge(kind, fit + (kind == Column.Kind.NARROW || kind == Column.Kind.WIDE ? FLAG : 0.0), Double::sum);
       }
     });
     if (!here.isEmpty()) {
@@ -152,7 +152,7 @@ public final class Guess {
       case POWER -> here.powers() < CONTRADICTED;
       case NUMBER -> here.wholeNumbers() < CONTRADICTED;
       case USE -> here.matching(TableReading::isUse) < CONTRADICTED;
-      case NARROW -> here.matching(TableReading::isYesOrNo) < 1 || here.matching(TableReading::isYes) == 0;
+      case NARROW, WIDE -> here.matching(TableReading::isYesOrNo) < 1 || here.matching(TableReading::isYes) == 0;
       case TONE_USE -> here.matching(TableReading::isToneUse) < CONTRADICTED;
       case TIMEOUT -> here.matching(cell -> cell.matches("(?i).*[0-9].*|off|none")) < CONTRADICTED;
       case SCAN -> here.matching(cell -> cell.length() <= 8) < CONTRADICTED;

@@ -32,7 +32,7 @@ final class Headings {
         + "|plus minus|ablage|desplazamiento|simplex/duplex|freq offset|frequency offset");
     say(Column.Kind.TONE, "tone|tones|pl|pl tone|ctcss|ctcss tone|ctcss/dcs|dcs|dcs code|dpl|access tone|access|code"
         + "|privacy code|privacy|subtone|sub tone|tone freq|tone frequency|pl/dpl|ctcss/pl|pl/ctcss|tono|ton|squelch tone"
-        + "|tone/code|tone code|qt|qt/dqt|ctcss code|pl freq|tone or code");
+        + "|tone/code|tone code|dtcs|cdcss|dtcs code|qt|qt/dqt|ctcss code|pl freq|tone or code");
     say(Column.Kind.TONE_SENT, "tx tone|tx ctcss|tx pl|ctcss tx|tone tx|pl tx|input tone|tone in|pl in|uplink tone|encode"
         + "|enc|ctcss enc|encode tone|ctcss encode|tone encode|tone enc|send tone|sends|t ctcss|tx code|tx dcs|tx qt/dqt"
         + "|tx ctcss/dcs|transmit tone|transmit pl|pl encode|pl enc|tone sent|ctcss in|tx qt|xmit tone|opens with");
@@ -44,6 +44,7 @@ final class Headings {
         + "|w/n|n/w|wide/narrow|narrow/wide|narrow|wide|spacing|channel spacing|channel width|chan bw|ch bw|betriebsart"
         + "|modo|fm/nfm|nfm/fm|emission type|n or w|bandbreite");
     say(Column.Kind.NARROW, "narrow|narrow?|narrowband|narrow band|nb|is narrow");
+    say(Column.Kind.WIDE, "wide|wide?|wideband|is wide");
     say(Column.Kind.POWER, "power|pwr|watts|watt|w|tx power|power level|output power|hi/lo|h/l|high/low|power w|level"
         + "|leistung|potencia|rf power|tx pwr|power watts|max power|power out|tx watts|pwr lvl");
     say(Column.Kind.NUMBER, "number|no|nr|num|#|ch|ch #|ch no|ch nr|chan|chan #|chan no|channel|channel #|channel no"
@@ -53,7 +54,7 @@ final class Headings {
         + "|desc|display|display name|short name|nombre|bezeichnung|id|identifier|text|repeater name|repeater|net|net name"
         + "|system|talkgroup|agency|assignment|function|channel label|who");
     say(Column.Kind.PLACE, "location|city|town|site|area|county|qth|callsign|call|call sign|calls|site name|nearest city"
-        + "|place|ort|ubicacion|landmark|city/county|rptr call|repeater call|station|licensee|owner|sponsor|trustee");
+        + "|place|ort|ubicacion|landmark|city/county|rptr call|repeater call|station|standort|licensee|owner|sponsor|trustee");
     say(Column.Kind.CHANNEL, "gmrs ch|gmrs channel|frs ch|frs channel|frs/gmrs ch|frs/gmrs channel|gmrs/frs channel"
         + "|gmrs/frs ch|frs/gmrs|gmrs/frs|murs ch|murs channel|marine ch|marine channel|service channel|gmrs|frs|murs");
     say(Column.Kind.USE, "use|usage|simplex/repeater|repeater/simplex|rpt/simplex|operation|type|kind");
@@ -93,6 +94,12 @@ final class Headings {
       }
     }
     return Optional.empty();
+  }
+
+  /** Whether a heading is about digital codes only. */
+  static boolean isDigital(String heading) {
+    String plain = plain(heading);
+    return plain.matches(".*\\b(dcs|dtcs|dpl|cdcss|dqt)\\b.*") && !plain.matches(".*\\b(ctcss|pl|qt|tone|tones)\\b.*");
   }
 
   /** How well each kind fits a heading, from 0 to 100; kinds that do not fit at all are missing. */

@@ -222,8 +222,8 @@ public record TableReading(List<String> extraColumns, List<RowReading> rows) {
         case PLACE -> joined.putIfAbsent(Field.NAME, cell); // the first of them, where there is no name
         case SERVICE -> sketch.text(Field.SERVICE, service(cell));
         case SCAN -> sketch.text(Field.SCAN, YES.contains(Plain.of(cell)) ? "yes" : NO.contains(Plain.of(cell)) ? "no" : cell);
-        case NARROW -> sketch.mode(new WrittenMode(Optional.empty(), Optional.of(YES.contains(Plain.of(cell))),
-            Optional.empty(), false));
+        case NARROW, WIDE -> sketch.mode(new WrittenMode(Optional.empty(),
+            Optional.of(YES.contains(Plain.of(cell)) == (column.kind() == Column.Kind.NARROW)), Optional.empty(), false));
         case TIMEOUT -> timeout(sketch, cell);
         case NOTE -> joined.merge(Field.NOTE, cell, (one, other) -> one + " · " + other);
         case RECEIVE -> {
@@ -239,7 +239,15 @@ public record TableReading(List<String> extraColumns, List<RowReading> rows) {
         case LINE -> {
           return AddLine.into(sketch, cell, edition);
         }
-        case TONE, TONE_SENT, TONE_HEARD -> tone(sketch, column.kind(), cell);
+        case TONE, TONE_SENT, TONE_HEARD -> {
+          if (Plain.of(cell).matches("cc\\s*[0-9]{1,2}")) { // a colour code tells digital radios apart, and is no tone
+            joined.merge(Field.NOTE, cell, (one, other) -> one + " · " + other);
+            sketch.note(Said.doubtful(Field.NOTE, cell, "a colour code of digital radio, kept in the note; it is no tone"));
+          } else {
+            boolean octal = Headings.isDigital(heading(index)) && cell.strip().matches("[0-7]{1,3}");
+            tone(sketch, column.kind(), octal ? "D" + cell.strip() : cell);
+          }
+        }
         case TONE_USE -> toneUse(sketch, cell);
         case MODE -> modes.computeIfAbsent(cell, WrittenMode::read).ifPresentOrElse(sketch::mode, () -> sketch.unread(Field.MODE, cell));
         case POWER -> power(sketch, cell);

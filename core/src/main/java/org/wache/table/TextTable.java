@@ -13,6 +13,7 @@ public final class TextTable {
   private static final char[] SEPARATORS = {'\t', ';', '|', ','};
   private static final int SAMPLE = 200;
   private static final double AGREE = 0.6;
+  private static final int LONGEST_QUOTE = 20;
   private static final Pattern LINES = Pattern.compile("\r\n|\r|\n");
   private static final Pattern RUN_OF_SPACES = Pattern.compile(" {2,}|\t+");
 
@@ -25,7 +26,7 @@ public final class TextTable {
    */
   public static Table read(String text) {
     List<String> lines = LINES.splitAsStream(text).toList();
-    List<String> sample = lines.stream().filter(line -> !line.isBlank()).limit(SAMPLE).toList();
+    List<String> sample = joined(lines).stream().filter(line -> !line.isBlank()).limit(SAMPLE).toList();
     char best = 0;
     double most = 0;
     for (char separator : SEPARATORS) {
@@ -40,11 +41,64 @@ public final class TextTable {
     }
     boolean columns = sample.size() > 1
         && sample.stream().filter(line -> RUN_OF_SPACES.matcher(line.strip()).find()).count() >= AGREE * sample.size();
+    List<Integer> starts = columns ? starts(lines) : List.of();
     List<Table.Row> rows = new ArrayList<>();
     for (int i = 0; i < lines.size(); i++) {
-      add(rows, i + 1, columns ? List.of(RUN_OF_SPACES.split(lines.get(i).strip())) : List.of(lines.get(i)));
+      add(rows, i + 1, starts.size() > 1 ? cut(lines.get(i), starts)
+          : columns ? List.of(RUN_OF_SPACES.split(lines.get(i).strip())) : List.of(lines.get(i)));
     }
     return new Table(rows);
+  }
+
+  /** Lines put together where a quote runs over their end; all as they are where quotes do not match. */
+  private static List<String> joined(List<String> lines) {
+    List<String> joined = new ArrayList<>();
+    StringBuilder open = new StringBuilder();
+    int within = 0;
+    for (String line : lines) {
+      open.append(open.isEmpty() ? "" : " ").append(line);
+      boolean even = open.chars().filter(c -> c == '"').count() % 2 == 0;
+      if (!even && ++within > LONGEST_QUOTE) {
+        return lines;
+      }
+      if (even) {
+        joined.add(open.toString());
+        open.setLength(0);
+        within = 0;
+      }
+    }
+    return open.isEmpty() ? joined : lines;
+  }
+
+  /** Where columns begin in text that is set in columns: after a gap, and where no line has anything just before. */
+  private static List<Integer> starts(List<String> lines) {
+    List<String> filled = lines.stream().filter(line -> RUN_OF_SPACES.matcher(line.strip()).find()).limit(SAMPLE).toList();
+    java.util.SortedSet<Integer> starts = new java.util.TreeSet<>();
+    for (String line : filled) {
+      for (int i = 0; i < line.length(); i++) {
+        boolean begins = line.charAt(i) != ' ' && (i < 2 ? line.substring(0, i).isBlank() : line.startsWith("  ", i - 2));
+        if (begins) {
+          starts.add(i);
+        }
+      }
+    }
+    starts.removeIf(start -> start > 0 && filled.stream().anyMatch(line -> line.length() >= start && line.charAt(start - 1) != ' '));
+    return List.copyOf(starts);
+  }
+
+  private static List<String> cut(String line, List<Integer> starts) {
+    boolean outOfLine = starts.stream().anyMatch(start -> start > 0 && start < line.length() && line.charAt(start - 1) != ' '
+        && line.charAt(start) != ' ');
+    if (outOfLine) { // a word would be cut in two
+      return List.of(RUN_OF_SPACES.split(line.strip()));
+    }
+    List<String> cells = new ArrayList<>();
+    for (int i = 0; i < starts.size(); i++) {
+      int from = i == 0 ? 0 : starts.get(i);
+      int to = i + 1 < starts.size() ? starts.get(i + 1) : line.length();
+      cells.add(from >= line.length() ? "" : line.substring(from, Math.min(Math.max(from, to), line.length())).strip());
+    }
+    return cells;
   }
 
   /** The share of lines that have this separator as often as most of them, weighed by how often that is. */

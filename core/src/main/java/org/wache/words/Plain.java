@@ -36,6 +36,15 @@ public final class Plain {
     };
   }
 
+  /** Without the marks that point to a footnote. */
+  static String unmarked(String plain) {
+    int end = plain.length();
+    while (end > 1 && "*\u2020\u2021\u00a7".indexOf(plain.charAt(end - 1)) >= 0) {
+      end--;
+    }
+    return plain.substring(0, end).stripTrailing();
+  }
+
   /** Without brackets around the whole of it. */
   static String unbracketed(String plain) {
     boolean round = plain.startsWith("(") && plain.endsWith(")") || plain.startsWith("[") && plain.endsWith("]");

@@ -34,7 +34,7 @@ public record Shift(boolean direct, int sign, Optional<Long> hertz) {
    * @return empty when it says nothing of that kind
    */
   public static Optional<Shift> read(String text, Optional<Unit> usual) {
-    String plain = Plain.unbracketed(Plain.of(text));
+    String plain = Plain.unbracketed(Plain.unmarked(Plain.of(text)));
     if (DIRECT_WORDS.contains(plain)) {
       return Optional.of(DIRECT);
     }

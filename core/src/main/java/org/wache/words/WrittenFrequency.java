@@ -29,7 +29,7 @@ public record WrittenFrequency(Frequency frequency, Unit unit, boolean said) {
    * @return empty when it is no number of whole hertz above 0
    */
   public static Optional<WrittenFrequency> read(String text, Optional<Unit> usual) {
-    Matcher shape = SHAPE.matcher(Plain.of(text));
+    Matcher shape = SHAPE.matcher(Plain.unmarked(Plain.of(text)));
     if (!shape.matches()) {
       return Optional.empty();
     }

@@ -18,6 +18,9 @@ public record WrittenPower(Optional<String> watts, Optional<Level> level) {
 
   private static final Pattern SHAPE =
       Pattern.compile("([0-9.,]+)\\s*(w|watts?|mw|milliwatts?|kw|dbm)?(?:\\s*(?:pep|out|output))?");
+  /** A level with its watts beside it: "High (5W)", "Low - 1 W". */
+  private static final Pattern LEVEL_AND_WATTS =
+      Pattern.compile("(?:high|hi|h|mid|middle|med|medium|m|low|lo|l)[\\s:=/-]*\\(?\\s*([0-9.,]+\\s*(?:w|watts?|mw))\\s*\\)?");
   private static final int FIGURES = 3;
 
   /** What radios call their power levels. What a level is in watts only the radio knows. */
@@ -39,7 +42,8 @@ public record WrittenPower(Optional<String> watts, Optional<Level> level) {
     if (level.isPresent()) {
       return Optional.of(new WrittenPower(Optional.empty(), level));
     }
-    Matcher shape = SHAPE.matcher(plain);
+    Matcher both = LEVEL_AND_WATTS.matcher(plain);
+    Matcher shape = SHAPE.matcher(both.matches() ? both.group(1) : plain);
     if (!shape.matches()) {
       return Optional.empty();
     }

@@ -24,7 +24,7 @@ public record WrittenTone(Optional<Tone> tone, Optional<Integer> code) {
   private static final Pattern DIGITAL_BY_SUFFIX = Pattern.compile("([0-7]{3})\\s*([nir])");
   private static final Pattern CONTINUOUS =
       Pattern.compile("(?:ctcss|pl|tone|tpl|tsql|tsq|qt|enc|dec|tn|t|ct|r)?[\\s:.=-]*([0-9]{1,4}(?:[.,][0-9]{1,3})?)\\s*(?:hz|pl|t)?");
-  private static final Pattern CODE = Pattern.compile("(?:code|privacy code|priv|pc|cc|#)[\\s:.-]*([0-9]{1,3})");
+  private static final Pattern CODE = Pattern.compile("(?:code|privacy code|priv|pc|#)[\\s:.-]*([0-9]{1,3})");
   private static final Pattern BURST = Pattern.compile("b?\\s*(1000|1450|1750|2100)\\s*(?:hz)?(?:\\s*burst)?|(?:tone )?burst");
   private static final int LAST_CODE = 38;
   private static final int LOWEST_TENTHS = 600;
@@ -32,7 +32,7 @@ public record WrittenTone(Optional<Tone> tone, Optional<Integer> code) {
 
   /** Reads it; empty when it is no tone, or a code number that stands for none. */
   public static Optional<WrittenTone> read(String text, ToneTable table) {
-    String plain = Plain.unbracketed(Plain.of(text)).trim();
+    String plain = Plain.unbracketed(Plain.unmarked(Plain.of(text))).trim();
     if (NONE_WORDS.contains(plain)) {
       return Optional.of(NONE);
     }

@@ -25,7 +25,7 @@ class TableTest {
   private static final Edition EDITION = RulebookReader.shipped("us").on(LocalDate.parse("2026-11-25"));
 
   private static TableReading read(String text) {
-    Table table = TextTable.read(text);
+    Table table = TextTable.read(text).unfolded();
     return TableReading.of(table, Guess.of(table, EDITION), EDITION, HouseRules.NONE);
   }
 
@@ -199,6 +199,35 @@ class TableTest {
     assertThat(entries(read("name,rx\nA,146.52\nname,rx\nB,146.55,what,is,this\n"))).containsExactly("1,A,146.520,146.520,FM",
         "line 3: The headings stand here again.", "2,B,146.550,146.550,FM");
     assertThat(entries(read("rx_mhz,tx_mhz\n146.52,146.52\n146,52,146,52\n"))).last().asString().contains("decimal comma has to stand in quotes");
+  }
+
+  @Test
+  void tablesSideBySideAreReadOneBelowTheOther() {
+    List<String> entries = List.of("1,Call,146.520,146.520,FM", "2,East,146.550,146.550,FM", "4,West,146.565,146.565,FM");
+    assertThat(entries(read("CH,FREQ,NAME,CH,FREQ,NAME\n1,146.520,Call,4,146.565,West\n2,146.550,East,,,\n"))).isEqualTo(entries);
+    assertThat(entries(read("CH,FREQ,NAME,,CH,FREQ,NAME\n1,146.520,Call,,4,146.565,West\n2,146.550,East,,,,\n"))).isEqualTo(entries);
+  }
+
+  @Test
+  void headingsOverTwoLines() {
+    assertThat(entries(read("\"Mem\n#\",\"RX\nFrequency\",\"TX\nFrequency\",\"CTCSS\n(Hz)\"\n1,146.940 MHz,146.340 MHz,100.0 Hz\n")))
+        .containsExactly("1,146.940,146.940,146.340,FM,,,100.0");
+    assertThat(entries(read(",Receive,Transmit,Tone,Tone\nName,Frequency,Frequency,Encode,Decode\nRidge,146.940,146.340,100.0,\n")))
+        .containsExactly("line 1: It stands above the headings.", "1,Ridge,146.940,146.340,FM,,,100.0");
+  }
+
+  @Test
+  void columnsOfTextWithGaps() {
+    assertThat(entries(read("Ch  Freq       Tone    Use\n1   462.5625   100.0   Net\n2   462.5875           Kids\n3   462.675+   141.3   Farm\n")))
+        .containsExactly("1,Net,462.5625,462.5625,NFM,,,100.0,100.0", "2,Kids,462.5875,462.5875,NFM", "3,Farm,462.675,467.675,FM,,,141.3");
+  }
+
+  @Test
+  void footnoteMarksLevelsWithWattsAndDigitalCodes() {
+    assertThat(entries(read("Name,Freq,+/-,Tone,Power\nA,146.940*,-,100.0*,High (5W)\nB,444.150,+,CC1,low 1 W\n")))
+        .containsExactly("1,A,146.940,146.340,FM,,5,100.0", "2,B,444.150,449.150,FM,,1,,,,,CC1");
+    assertThat(entries(read("Label,RX,TX,DTCS,Wide\nA,151.94,151.94,23,No\nB,154.57,154.57,,Yes\n")))
+        .containsExactly("1,A,151.940,151.940,NFM,,,D023,D023", "2,B,154.570,154.570,FM");
   }
 
   @Test

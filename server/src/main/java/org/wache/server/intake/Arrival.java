@@ -51,7 +51,7 @@ record Arrival(Optional<ChannelList> list, List<Sheet> sheets) {
     if (start.isEmpty()) {
       throw new Refused("There is nothing in it but blanks.");
     }
-    List<Sheet> sheets = List.of(new Sheet("", TextTable.read(text)));
+    List<Sheet> sheets = List.of(new Sheet("", TextTable.read(text).unfolded()));
     return new Arrival(own(text, sheets.get(0), name), sheets);
   }
 
@@ -63,7 +63,7 @@ record Arrival(Optional<ChannelList> list, List<Sheet> sheets) {
     if (isOpenDocument(bytes)) {
       throw new Refused("This is an OpenDocument file. Save it as .xlsx or as CSV.");
     }
-    List<Sheet> sheets = Workbook.read(bytes);
+    List<Sheet> sheets = Workbook.read(bytes).stream().map(sheet -> new Sheet(sheet.name(), sheet.table().unfolded())).toList();
     if (sheets.isEmpty()) {
       throw new Refused("There is nothing in any sheet of the workbook.");
     }
