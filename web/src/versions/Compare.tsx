@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
 import { api, data, type Change, type Desk, type Schemas } from '../api/client';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
@@ -7,6 +8,8 @@ interface Props {
   desk: Desk;
   other?: number;
   otherVersion?: number;
+  /** The versions that there are, the newest first; any later one can be compared with. */
+  versions?: number[];
   fixed?: string;
   onBack: (label: string, changes: Change[], order?: Schemas['Order']) => Promise<boolean>;
   onMerge?: () => void;
@@ -16,13 +19,16 @@ const SINCE: Record<string, string> = { added: 'new', removed: 'gone', changed: 
 const BESIDE: Record<string, string> = { added: 'only here', removed: 'only there', changed: '' };
 
 /** What became of an earlier version, or of another list, in this one. */
-export function Compare({ desk, other, otherVersion, fixed, onBack, onMerge }: Props) {
+export function Compare({ desk, other, otherVersion, versions = [], fixed, onBack, onMerge }: Props) {
+  const [upTo, setUpTo] = useState('');
+  const later = versions.slice(1).filter((each) => each > (otherVersion ?? Infinity));
+  const version = later.includes(Number(upTo)) ? Number(upTo) : undefined;
   const asked = useQuery({
-    queryKey: ['difference', desk.id, desk.version, other, otherVersion],
+    queryKey: ['difference', desk.id, desk.version, other, otherVersion, version],
     queryFn: () =>
       data(
         api.GET('/api/lists/{list}/difference', {
-          params: { path: { list: desk.id }, query: { other, otherVersion } },
+          params: { path: { list: desk.id }, query: { other, otherVersion, version } },
         }),
       ),
   });
@@ -35,6 +41,23 @@ export function Compare({ desk, other, otherVersion, fixed, onBack, onMerge }: P
         <h2 className="text-title grow font-semibold">
           {other === undefined ? `Since version ${before.version}` : `Beside ${before.name}`}
         </h2>
+        {later.length > 0 && (
+          <label className="text-second flex items-center gap-2">
+            up to
+            <select
+              className="border-edge bg-sheet rounded border px-2 py-1"
+              value={version ?? ''}
+              onChange={(event) => setUpTo(event.target.value)}
+            >
+              <option value="">now</option>
+              {later.map((each) => (
+                <option key={each} value={each}>
+                  version {each}
+                </option>
+              ))}
+            </select>
+          </label>
+        )}
         {back.length > 0 && !fixed && (
           <Button
             onClick={() =>

@@ -143,7 +143,13 @@ export function VersionsPage() {
             </p>
           )}
           {desk && looked && 'version' in looked && (
-            <Compare desk={desk} otherVersion={looked.version} fixed={work.fixed} onBack={work.act} />
+            <Compare
+              desk={desk}
+              otherVersion={looked.version}
+              versions={(history.data?.versions ?? []).map((each) => each.version)}
+              fixed={work.fixed}
+              onBack={work.act}
+            />
           )}
           {desk && looked && 'list' in looked && !looked.merge && (
             <Compare

@@ -19,11 +19,16 @@ import org.openjdk.jmh.annotations.Warmup;
 import org.wache.audit.Audit;
 import org.wache.audit.Auditor;
 import org.wache.audit.EntryAudit;
+import org.wache.audit.HouseRules;
 import org.wache.audit.Verdict;
 import org.wache.channel.Channel;
 import org.wache.channel.ChannelList;
 import org.wache.channel.Field;
 import org.wache.exchange.ListFiles;
+import org.wache.table.Guess;
+import org.wache.table.Table;
+import org.wache.table.TableReading;
+import org.wache.table.TextTable;
 
 /** What an audit costs, beside what merely parsing the same file costs. */
 @State(Scope.Benchmark)
@@ -35,6 +40,7 @@ import org.wache.exchange.ListFiles;
 public class AuditSpeed {
 
   private String text;
+  private String table;
   private byte[] bytes;
   private ChannelList large;
   private Auditor one;
@@ -48,6 +54,7 @@ public class AuditSpeed {
   public void setUp() {
     bytes = Lists.csv(100_000);
     text = new String(bytes, StandardCharsets.UTF_8);
+    table = new String(Lists.csv(10_000), StandardCharsets.UTF_8).replaceFirst("number,name,rx_mhz,tx_mhz", "Ch,Alpha Tag,Output,Input");
     large = ListFiles.read(bytes, "large");
     one = Lists.auditor(1);
     four = Lists.auditor(1).audit(ListFiles.read(Lists.csv(4_000), "four"));
@@ -72,6 +79,13 @@ public class AuditSpeed {
   @Benchmark
   public ChannelList read100k() {
     return ListFiles.read(bytes, "large");
+  }
+
+  /** A table of 10,000 rows with other headings: its columns guessed, and each row read as people write it. */
+  @Benchmark
+  public long table10k() {
+    Table read = TextTable.read(table);
+    return TableReading.of(read, Guess.of(read, one.context().edition()), one.context().edition(), HouseRules.NONE).entries();
   }
 
   /** The list audited for one holder. */

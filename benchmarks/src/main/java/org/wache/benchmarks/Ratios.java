@@ -37,6 +37,7 @@ public final class Ratios {
     row("100,000 entries parsed by FastCSV (the yardstick)", parse, parse);
     row("… read as a list", milliseconds.get("read100k"), parse);
     row("… audited for one holder", milliseconds.get("audit100k"), parse);
+    row("10,000 rows of any table, columns guessed, read as entries", milliseconds.get("table10k"), parse);
     row("one keystroke in 4,000 entries", milliseconds.get("keystroke4000"), parse);
     row("500 entries × 20 holders", milliseconds.get("matrix500x20"), parse);
     row("500 entries × 200 holders", milliseconds.get("matrix500x200"), parse);
