@@ -39,7 +39,8 @@ class SchemasTest {
   }
 
   static Stream<Path> lists() throws IOException {
-    return Files.list(Path.of("..", "demo")).filter(file -> file.toString().endsWith(".csv"));
+    return Files.list(Path.of("..", "demo")).filter(file -> file.toString().endsWith(".csv")
+        && Files.exists(Path.of(file.toString().replace(".csv", ".context.json"))));
   }
 
   @ParameterizedTest
