@@ -105,7 +105,7 @@ export function AddBar({ list, version, initial = '', onAdd, onTable, onClose }:
         />
         <Button
           kind="strong"
-          disabled={current !== undefined && good.length === 0}
+          disabled={lines.length === 0 || (current !== undefined && good.length === 0)}
           onClick={() => void add()}
         >
           {many ? `Add ${good.length}` : 'Add'}{' '}
