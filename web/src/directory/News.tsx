@@ -57,7 +57,13 @@ export function News({ list, version, onTake }: Props) {
                       kind="strong"
                       onClick={() =>
                         void onTake(`what the directory says of ${each.name}`, [
-                          { kind: 'edit', entry: each.entry, behind: null, before: {}, after: each.after },
+                          {
+                            kind: 'edit',
+                            entry: each.entry,
+                            behind: null,
+                            before: each.before,
+                            after: each.after,
+                          },
                         ]).then((taken) => (taken ? seen([each.entry]) : undefined))
                       }
                     >

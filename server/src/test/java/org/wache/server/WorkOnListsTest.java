@@ -218,6 +218,7 @@ class WorkOnListsTest {
       directory.answersFromNowOn(before.replace("\"access\": \"114.8\"", "\"access\": \"118.8\""));
       JsonNode news = get("/api/lists/" + list + "/directory/news");
       assertThat(news.path(0).path("words").toString()).isEqualTo("[\"sends 118.8 instead of 114.8\"]");
+      assertThat(news.path(0).path("before").toString()).isEqualTo("{\"txTone\":\"114.8\"}"); // so that nobody's own text is overwritten
       post("/api/lists/" + list + "/directory/seen", "{\"entries\":[" + added + "]}");
       assertThat(get("/api/lists/" + list + "/directory/news")).isEmpty();
       directory.answersFromNowOn("nonsense");
