@@ -14,6 +14,11 @@ public record Antenna(Decibels gain, Decibels feedLoss, boolean known) {
   /** Nothing is known: a half-wave dipole without a line. */
   public static final Antenna ASSUMED = new Antenna(Decibels.NONE, Decibels.NONE, false);
 
+  /** A known antenna without a line, its gain in dBd. */
+  public static Antenna of(double gainDbd) {
+    return new Antenna(new Decibels(gainDbd), Decibels.NONE, true);
+  }
+
   /** What it multiplies the transmitter's output by. */
   public double factor() {
     double net = net().value();

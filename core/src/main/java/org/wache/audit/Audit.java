@@ -64,6 +64,9 @@ public final class Audit {
   /** The audit after one entry changed: it and the entries that depend on it are judged again, the rest is kept. */
   public Audit with(int position, Channel changed) {
     ChannelList newList = list.with(position, changed);
+    if (moves(entries[position].channel(), changed)) {
+      return auditor.audit(newList);
+    }
     ListIndex newIndex = new ListIndex(newList.channels());
     BitSet again = new BitSet(entries.length);
     again.set(position);
@@ -75,12 +78,21 @@ public final class Audit {
     return new Audit(auditor, newList, newIndex, copy);
   }
 
+  /** Whether the change decides where other entries go in a radio. */
+  private boolean moves(Channel before, Channel after) {
+    return !auditor.context().radios().isEmpty() && !List.of(Field.NUMBER, Field.ZONE, Field.SCAN).stream()
+        .allMatch(field -> before.text(field).equals(after.text(field)));
+  }
+
   /** The audit after one more entry came behind the others. */
   public Audit plus(Channel added) {
     List<Channel> channels = new ArrayList<>(list.channels());
     channels.add(added);
     ChannelList newList = new ChannelList(list.name(), list.extraColumns(), channels);
     ListIndex newIndex = new ListIndex(channels);
+    if (!auditor.context().radios().isEmpty()) {
+      return auditor.audit(newList); // whether numbers say where entries go may have changed
+    }
     BitSet again = new BitSet(channels.size());
     again.set(entries.length);
     newIndex.relatives(added, again::set);

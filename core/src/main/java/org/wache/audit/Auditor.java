@@ -10,6 +10,7 @@ import java.util.stream.IntStream;
 import org.wache.channel.Channel;
 import org.wache.channel.ChannelList;
 import org.wache.licence.Holder;
+import org.wache.radio.Radio;
 import org.wache.rulebook.Service;
 
 /** Holds lists against the rules for a day, its rulebook and the people who carry the list. Safe to share. */
@@ -19,6 +20,7 @@ public final class Auditor {
   private static final int WORTH_SHARING = 4_096;
 
   private final EntryRule[] entryRules;
+  private final FitRule[] fitRules;
   private final StrandedRule[] strandedRules;
   private final RouteRule[] routeRules;
   private final AuditContext context;
@@ -28,6 +30,7 @@ public final class Auditor {
   /** @throws IllegalArgumentException when a licence names a class that its service does not have */
   public Auditor(RuleSet rules, AuditContext context) {
     this.entryRules = rules.entry().toArray(EntryRule[]::new);
+    this.fitRules = rules.fit().toArray(FitRule[]::new);
     this.strandedRules = rules.stranded().toArray(StrandedRule[]::new);
     this.routeRules = rules.route().toArray(RouteRule[]::new);
     this.context = context;
@@ -84,11 +87,12 @@ public final class Auditor {
       List<Finding> found = rule.on(entry);
       if (!found.isEmpty()) {
         own = joined(own, found);
-        for (Finding finding : found) {
-          held |= finding.holds();
-          queried |= !finding.holds();
-        }
       }
+    }
+    own = joined(own, fit(entry));
+    for (int i = 0; i < own.size(); i++) {
+      held |= own.get(i).holds();
+      queried |= !own.get(i).holds();
     }
     Channel channel = entry.channel();
     Verdict base = held ? Verdict.HOLD : queried ? Verdict.QUERY : Verdict.CLEAR;
@@ -99,6 +103,21 @@ public final class Auditor {
       worst = worst.worse(judgements.get(i).verdict());
     }
     return new EntryAudit(channel, own, judgements, worst);
+  }
+
+  private List<Finding> fit(Entry entry) {
+    List<Radio> radios = context.radios();
+    if (radios.isEmpty()) {
+      return List.of();
+    }
+    List<Finding> all = new ArrayList<>();
+    for (Radio radio : radios) {
+      Fit fit = new Fit(entry, radio);
+      for (FitRule rule : fitRules) {
+        all.addAll(rule.on(fit));
+      }
+    }
+    return all;
   }
 
   private static boolean implausible(List<Finding> own) {
@@ -127,28 +146,49 @@ public final class Auditor {
   }
 
   private static List<Finding> joined(List<Finding> some, List<Finding> more) {
-    if (some.isEmpty()) {
-      return more;
+    if (some.isEmpty() || more.isEmpty()) {
+      return some.isEmpty() ? more : some;
     }
     List<Finding> all = new ArrayList<>(some);
     all.addAll(more);
     return all;
   }
 
+  /** With several radios in use the worst counts: whoever carries the list may get any of them. */
   private Judgement judge(Entry entry, Profile profile, Verdict base) {
+    List<Radio> radios = context.radios();
+    if (radios.isEmpty()) {
+      return judge(entry, profile, base, Optional.empty());
+    }
+    Judgement whole = null;
+    for (Radio radio : radios) {
+      Judgement one = radio.talksOn(entry.channel()).isPresent() || entry.channel().transmit().isEmpty()
+          ? judge(entry, profile, base, Optional.of(radio)) : new Judgement(base.worse(Verdict.LISTEN), Optional.empty(), List.of());
+      whole = whole == null ? one : both(whole, one);
+    }
+    return whole;
+  }
+
+  private static Judgement both(Judgement one, Judgement other) {
+    List<Finding> findings = joined(one.findings(), other.findings());
+    boolean held = one.verdict() == Verdict.HOLD || other.verdict() == Verdict.HOLD;
+    return new Judgement(one.verdict().worse(other.verdict()), held ? Optional.empty() : one.route().or(other::route), findings);
+  }
+
+  private Judgement judge(Entry entry, Profile profile, Verdict base, Optional<Radio> radio) {
     List<Tried> tried = null;
     Tried best = null;
     List<Service> services = entry.services();
     for (int i = 0; i < services.size(); i++) {
       Service service = services.get(i);
       if (!service.traits().needsLicence()) {
-        Tried next = tried(new Route(entry, service, Held.NONE_NEEDED));
+        Tried next = tried(new Route(entry, service, Held.NONE_NEEDED, radio));
         tried = best == null ? null : added(tried, best, next);
         best = best == null ? next : best;
       } else {
         for (int j = 0; j < profile.held().size(); j++) {
           if (profile.held().get(j).service() == service) {
-            Tried next = tried(new Route(entry, service, profile.held().get(j).held()));
+            Tried next = tried(new Route(entry, service, profile.held().get(j).held(), radio));
             tried = best == null ? null : added(tried, best, next);
             best = best == null ? next : best;
           }
@@ -167,13 +207,14 @@ public final class Auditor {
       return List.of();
     }
     Profile profile = profiles.get(profileOfHolder.get(holder));
+    Optional<Radio> radio = context.radios().stream().findFirst();
     List<Tried> all = new ArrayList<>();
     for (Service service : entry.services()) {
       if (!service.traits().needsLicence()) {
-        all.add(tried(new Route(entry, service, Held.NONE_NEEDED)));
+        all.add(tried(new Route(entry, service, Held.NONE_NEEDED, radio)));
       }
       profile.held().stream().filter(each -> each.service() == service)
-          .forEach(each -> all.add(tried(new Route(entry, service, each.held()))));
+          .forEach(each -> all.add(tried(new Route(entry, service, each.held(), radio))));
     }
     sort(entry, all);
     return all.stream().map(each -> new RouteOutcome(each.route, each.findings)).toList();

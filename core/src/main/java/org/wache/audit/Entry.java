@@ -4,6 +4,8 @@ import java.util.List;
 import java.util.OptionalInt;
 import org.wache.channel.Channel;
 import org.wache.channel.ChannelList;
+import org.wache.radio.Memories;
+import org.wache.radio.Radio;
 import org.wache.rulebook.BandPlan;
 import org.wache.rulebook.Edition;
 import org.wache.rulebook.Service;
@@ -78,6 +80,11 @@ public final class Entry {
   /** The position of the first other entry on the same frequencies with other tones. */
   public OptionalInt otherTones() {
     return index.otherTones(channel, position);
+  }
+
+  /** The memories of a radio that the list's entries go into. */
+  Memories memories(Radio radio) {
+    return index.memories(list, radio.model().memory());
   }
 
   /** How a message calls another entry of the list; made into text when the message is. */

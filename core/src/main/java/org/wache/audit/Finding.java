@@ -22,6 +22,8 @@ public final class Finding {
   private Supplier<Sum> working = () -> Sum.NONE;
   private String source = "";
   private Supplier<List<Change>> cures = List::of;
+  private Optional<String> radio = Optional.empty();
+  private Supplier<List<String>> advice = List::of;
 
   private Finding(Slug slug, Severity severity, Optional<String> service) {
     this.slug = slug;
@@ -80,6 +82,18 @@ public final class Finding {
     return this;
   }
 
+  /** Sets the radio that it is about. */
+  public Finding radio(String name) {
+    this.radio = Optional.of(name);
+    return this;
+  }
+
+  /** Sets what may help beside a change of the entry, each in one sentence. */
+  public Finding advice(Supplier<List<String>> sentences) {
+    this.advice = sentences;
+    return this;
+  }
+
   public Slug slug() {
     return slug;
   }
@@ -96,6 +110,16 @@ public final class Finding {
   /** The service of the route it was found on. */
   public Optional<String> service() {
     return service;
+  }
+
+  /** The radio that it is about. */
+  public Optional<String> radio() {
+    return radio;
+  }
+
+  /** What may help beside a change of the entry. */
+  public List<String> advice() {
+    return advice.get();
   }
 
   /** The message. */

@@ -2,11 +2,16 @@ package org.wache.audit;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.IntConsumer;
 import java.util.stream.IntStream;
 import org.wache.channel.Channel;
+import org.wache.channel.ChannelList;
+import org.wache.radio.Memories;
+import org.wache.radio.MemorySize;
 import org.wache.signal.GolayWord;
 import org.wache.signal.Tone;
 
@@ -29,6 +34,8 @@ final class ListIndex {
   /** For each pair of frequencies: the air groups (frequencies and tones) that came first and second. */
   private final int[] firstAir;
   private final int[] secondAir;
+  /** Worked out when a rule asks for it, once for radios that remember as much. */
+  private final Map<MemorySize, Memories> memories = new ConcurrentHashMap<>();
 
   ListIndex(List<Channel> channels) {
     int count = channels.size();
@@ -59,6 +66,11 @@ final class ListIndex {
         secondAir[frequency] = air;
       }
     }
+  }
+
+  /** The memories that the entries go into in a radio of this size. */
+  Memories memories(ChannelList list, MemorySize size) {
+    return memories.computeIfAbsent(size, any -> Memories.of(list, size));
   }
 
   private boolean sameNumber(int one, int other) {

@@ -29,8 +29,8 @@ public record Reckoned(Route route, Watts output, PowerLimit limit, double facto
   private static double factor(Route route, Measure measure) {
     return switch (measure) {
       case PEP -> route.emission().is(Content.AM) ? AM_PEP : 1;
-      case ERP -> route.entry().context().antenna().factor();
-      case EIRP -> route.entry().context().antenna().factor() * EIRP_FACTOR;
+      case ERP -> route.antenna().factor();
+      case EIRP -> route.antenna().factor() * EIRP_FACTOR;
       case OUTPUT, CARRIER -> 1;
     };
   }
@@ -49,7 +49,7 @@ public record Reckoned(Route route, Watts output, PowerLimit limit, double facto
   }
 
   private Sum radiated(Sum start) {
-    Antenna antenna = route.entry().context().antenna();
+    Antenna antenna = route.antenna();
     String of = antenna.known() ? "antenna gain less feed loss (dBd)" : "antenna assumed: 0 dBd, no feed loss";
     return start.step(antenna.net().value() < 0 ? "−" : "+",
             String.format(Locale.ROOT, "%.1f", Math.abs(antenna.net().value())), "dB", of)

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import org.wache.channel.Channel;
 import org.wache.channel.Use;
+import org.wache.radio.Radio;
 import org.wache.rulebook.BandService;
 import org.wache.rulebook.FixedChannel;
 import org.wache.rulebook.LocalLimit;
@@ -18,7 +19,7 @@ import org.wache.signal.Frequency;
 import org.wache.signal.Span;
 
 /**
- * One way in which a holder could use an entry: a service, and the licence for it. Only made for entries that transmit
+ * One way in which a holder could use an entry: a service, the licence for it, and the radio where one is named. Only made for entries that transmit
  * with a known emission.
  */
 public final class Route {
@@ -26,6 +27,7 @@ public final class Route {
   private final Entry entry;
   private final Service service;
   private final Held held;
+  private final Optional<Radio> radio;
   private final Frequency transmit;
   private final Emission emission;
   private final Span occupied;
@@ -34,10 +36,11 @@ public final class Route {
   private final Optional<Room> room;
   private final Optional<PlanRow> planRow;
 
-  Route(Entry entry, Service service, Held held) {
+  Route(Entry entry, Service service, Held held, Optional<Radio> radio) {
     this.entry = entry;
     this.service = service;
     this.held = held;
+    this.radio = radio;
     this.transmit = entry.channel().transmit().orElseThrow();
     this.emission = entry.channel().emission().orElseThrow();
     this.occupied = entry.channel().occupied().orElseThrow();
@@ -67,6 +70,18 @@ public final class Route {
   /** The licence used. */
   public Held held() {
     return held;
+  }
+
+  /** The radio used, where the audit names radios. */
+  public Optional<Radio> radio() {
+    return radio;
+  }
+
+  /** What stands between the transmitter and the air: what is said of the place, else of the radio, else assumed. */
+  public Antenna antenna() {
+    Antenna there = entry.context().antenna();
+    return there.known() || radio.isEmpty() || radio.get().model().antennaGainDbd().isEmpty() ? there
+        : Antenna.of(radio.get().model().antennaGainDbd().getAsDouble());
   }
 
   /** The name of the class used, in a service with classes. */

@@ -15,7 +15,7 @@ import java.util.stream.IntStream;
  */
 public record Told(Finding finding, List<String> holders) {
 
-  private record Key(Slug slug, String message) {}
+  private record Key(Slug slug, String message, java.util.Optional<String> radio) {}
 
   /**
    * The findings of an entry in the order they are told: holds before queries; among them the entry's own first, then
@@ -32,7 +32,7 @@ public record Told(Finding finding, List<String> holders) {
   }
 
   private static void add(Map<Key, Told> told, Finding finding, List<String> holders) {
-    told.merge(new Key(finding.slug(), finding.message()), new Told(finding, holders), (one, other) -> {
+    told.merge(new Key(finding.slug(), finding.message(), finding.radio()), new Told(finding, holders), (one, other) -> {
       List<String> both = new ArrayList<>(one.holders);
       other.holders.stream().filter(name -> !both.contains(name)).forEach(both::add);
       return new Told(one.finding, both);

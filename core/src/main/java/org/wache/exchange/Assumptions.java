@@ -19,9 +19,15 @@ public final class Assumptions {
     List<String> all = new ArrayList<>();
     all.add("The rulebook was written from memory: check against the current rules; this tool does not replace your"
         + " licence terms.");
-    all.add(String.format(Locale.ROOT, "A radio's frequency may be %.1f parts in a million off.",
-        context.edition().frequencyErrorPpm()));
-    if (!context.antenna().known()) {
+    boolean ownErrors = !context.radios().isEmpty()
+        && context.radios().stream().allMatch(radio -> radio.model().tuning().errorPpm().isPresent());
+    if (!ownErrors) {
+      all.add(String.format(Locale.ROOT, "A radio's frequency may be %.1f parts in a million off.",
+          context.edition().frequencyErrorPpm()));
+    }
+    boolean ownAntennas = !context.radios().isEmpty()
+        && context.radios().stream().allMatch(radio -> radio.model().antennaGainDbd().isPresent());
+    if (!context.antenna().known() && !ownAntennas) {
       all.add("Nothing is known of the antenna: radiated power is reckoned at 0 dBd without feed loss.");
     }
     all.add("Stations are hand-held or mobile, not fixed.");
@@ -37,7 +43,9 @@ public final class Assumptions {
     if (context.where().area().isEmpty()) {
       all.add("Where the list is used is not known; rules that go by place ask where that matters.");
     }
-    all.add("Not judged: certification and fit of radios, interference, exposure.");
+    all.add(context.radios().isEmpty()
+        ? "Not judged: certification and fit of radios, because no radio is named; interference, exposure."
+        : "Not judged: interference, exposure.");
     return all;
   }
 

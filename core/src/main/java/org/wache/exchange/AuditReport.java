@@ -82,7 +82,7 @@ public final class AuditReport {
     node.put("severity", told.finding().holds() ? "hold" : "query");
     ArrayNode holders = node.putArray("holders");
     told.holders().forEach(holders::add);
-    node.putNull("radio");
+    node.put("radio", told.finding().radio().orElse(null));
     node.put("service", told.finding().service().orElse(null));
     node.put("message", told.finding().message());
     node.put("working", told.finding().working().text());
@@ -94,5 +94,7 @@ public final class AuditReport {
       remedy.change().fields().forEach((field, text) -> changes.put(field.key(), text));
       cure.put("verdictAfter", remedy.verdictAfter().text());
     }
+    ArrayNode advice = node.putArray("advice");
+    told.finding().advice().forEach(advice::add);
   }
 }

@@ -9,6 +9,7 @@ import org.wache.audit.AuditContext;
 import org.wache.audit.HouseRules;
 import org.wache.licence.Holder;
 import org.wache.place.Area;
+import org.wache.radio.Radio;
 import org.wache.rulebook.Edition;
 import org.wache.rulebook.PlanRow;
 import org.wache.signal.Decibels;
@@ -22,12 +23,12 @@ import org.wache.signal.Decibels;
  * @param site where it is used
  * @param antenna the site's or a radio's antenna
  * @param houseRules what the group has settled
- * @param radios names of the radios it lists
+ * @param radios the radios that the list is meant for
  * @param overlay the group's own rows of the band plan
  * @param unitsInUse how many radios carry the list
  */
 public record ContextFile(Optional<String> rulebook, Optional<LocalDate> on, List<Holder> holders,
-    Optional<Area> site, Antenna antenna, HouseRules houseRules, List<String> radios, List<PlanRow> overlay,
+    Optional<Area> site, Antenna antenna, HouseRules houseRules, List<Radio> radios, List<PlanRow> overlay,
     OptionalInt unitsInUse) {
 
   /** Nothing said. */
@@ -46,7 +47,7 @@ public record ContextFile(Optional<String> rulebook, Optional<LocalDate> on, Lis
   /** All that it says, for these holders, under an edition on a day. */
   public AuditContext under(Edition edition, LocalDate day, List<Holder> carriers) {
     Edition planned = edition.withPlan(edition.plan().overlaid(overlay));
-    return AuditContext.of(planned, day, carriers).with(antenna).with(houseRules).withUnits(unitsInUse).at(site);
+    return AuditContext.of(planned, day, carriers).with(antenna).with(houseRules).withUnits(unitsInUse).forRadios(radios).at(site);
   }
 
   static Antenna antenna(double gainDbd, double feedLossDb) {

@@ -19,6 +19,7 @@ import org.wache.place.Box;
 import org.wache.place.Circle;
 import org.wache.place.Place;
 import org.wache.place.Region;
+import org.wache.radio.Radio;
 import org.wache.rulebook.OverlayReader;
 import org.wache.rulebook.PlanRow;
 import org.wache.rulebook.RulebookProblem;
@@ -49,8 +50,10 @@ final class ContextReader {
       holders.add(holder(each, "holders[" + index + "]", index));
       index++;
     }
-    List<String> radios = new ArrayList<>();
-    root.path("radios").forEach(radio -> radios.add(radio.path("model").asString("?")));
+    List<Radio> radios = new ArrayList<>();
+    for (JsonNode radio : root.path("radios")) {
+      radios.add(RadioReader.radio(radio, "radios[" + radios.size() + "]"));
+    }
     return new ContextFile(text(root, "rulebook"), date(root, "on", "on"), holders, site(), antenna(), houseRules(),
         radios, overlay(), whole(root, "unitsInUse", "context"));
   }
@@ -149,12 +152,7 @@ final class ContextReader {
       return ContextFile.antenna(number(site, "antennaGainDbd", "site").orElse(0.0),
           number(site, "feedLossDb", "site").orElse(0.0));
     }
-    Optional<Double> highest = Optional.empty();
-    for (JsonNode radio : root.path("radios")) {
-      Optional<Double> gain = number(radio, "antennaGainDbd", "radios");
-      highest = gain.isPresent() && (highest.isEmpty() || gain.get() > highest.get()) ? gain : highest;
-    }
-    return highest.map(gain -> ContextFile.antenna(gain, 0)).orElse(Antenna.ASSUMED);
+    return Antenna.ASSUMED;
   }
 
   private HouseRules houseRules() {

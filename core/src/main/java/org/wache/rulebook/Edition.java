@@ -27,13 +27,14 @@ public final class Edition {
   private final ChannelNames channelNames;
   private final Listening listening;
   private final Geography geography;
+  private final RegionSets regionSets;
 
   /** An edition's identifier and the day it comes into force. */
   public record EditionDates(String id, LocalDate from, String title, String source) {}
 
   Edition(String rulebook, EditionDates dates, String code, Span plausible, double frequencyErrorPpm,
       List<Service> services, List<Allocation> allocations, String allocationSource, BandPlan plan, ToneTable tones,
-      ChannelNames channelNames, Listening listening, Geography geography) {
+      ChannelNames channelNames, Listening listening, Geography geography, RegionSets regionSets) {
     this.rulebook = rulebook;
     this.dates = dates;
     this.code = code;
@@ -49,12 +50,13 @@ public final class Edition {
     this.channelNames = channelNames;
     this.listening = listening;
     this.geography = geography;
+    this.regionSets = regionSets;
   }
 
   /** The same edition with another band plan, such as one with a local overlay. */
   public Edition withPlan(BandPlan other) {
     return new Edition(rulebook, dates, code, plausible, frequencyErrorPpm, services, allAllocations, allocationSource,
-        other, tones, channelNames, listening, geography);
+        other, tones, channelNames, listening, geography, regionSets);
   }
 
   /** The edition with what is allowed in some places only, where all of the area lies in them. */
@@ -65,7 +67,7 @@ public final class Edition {
         : service).toList();
     return there.equals(services) ? this
         : new Edition(rulebook, dates, code, plausible, frequencyErrorPpm, there, allAllocations, allocationSource,
-            plan, tones, channelNames, listening, geography);
+            plan, tones, channelNames, listening, geography, regionSets);
   }
 
   @SuppressWarnings({"unchecked", "rawtypes"}) // Java has no arrays of generic lists
@@ -187,6 +189,11 @@ public final class Edition {
   /** Channels of services that a club only listens to. */
   public Listening listening() {
     return listening;
+  }
+
+  /** The band limits that radios are set to for countries. */
+  public RegionSets regionSets() {
+    return regionSets;
   }
 
   /** What it says of places. */

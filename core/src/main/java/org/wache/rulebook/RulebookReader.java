@@ -73,7 +73,8 @@ public final class RulebookReader {
         allocations.rows("rows").stream().filter(row -> row.inForce(day)).map(RulebookReader::allocation).toList(),
         allocations.text("source"), plan(day), tones(),
         ChannelNames.read(file(folder + "channel-names.yaml")), Listening.read(file(folder + "listening.yaml")),
-        new GeographyReader(file(folder + "places.yaml"), () -> file(folder + "regions.json").node()).on(day));
+        new GeographyReader(file(folder + "places.yaml"), () -> file(folder + "regions.json").node()).on(day),
+        RegionSets.read(file("/rulebooks/region-sets.yaml")));
   }
 
   private Service service(String id, LocalDate day) {
@@ -84,6 +85,8 @@ public final class RulebookReader {
         row.node().path("hidden_meaning").path("source").asString(""), row.text("emission_source", ""),
         row.text("channel_source", ""), row.text("repeater_source", ""),
         row.has("call_sign") ? Optional.of(callSigns(new Row(folder + id + ".yaml", row.node().get("call_sign"))))
+            : Optional.empty(),
+        row.has("certification") ? Optional.of(certification(new Row(folder + id + ".yaml", row.node().get("certification"))))
             : Optional.empty());
     List<Row> channelRows = row.rows("channels").stream().filter(each -> each.inForce(day)).toList();
     List<FixedChannel> channels = channelRows.stream().map(each -> channel(each, traits)).toList();
@@ -119,6 +122,10 @@ public final class RulebookReader {
 
   private static CallSignShape callSigns(Row row) {
     return new CallSignShape(Pattern.compile(row.text("pattern")), row.text("say"));
+  }
+
+  private static Certification certification(Row row) {
+    return new Certification(row.texts("parts"), row.text("source"));
   }
 
   private static Grant grant(Row row, ServiceTraits traits) {

@@ -18,10 +18,12 @@ import java.util.Optional;
  * @param channelSource section that lists its channels
  * @param repeaterSource section on repeaters
  * @param callSigns the shape of its call signs; empty where there are none
+ * @param certification what its radios must be certified under; empty where none is needed
  */
 public record ServiceTraits(String id, String title, String part, LicenceKind licence, List<String> classes,
     boolean sharedWithPublic, boolean tonesExpected, String hiddenMeaningSource, String emissionSource,
-    String channelSource, String repeaterSource, Optional<CallSignShape> callSigns) {
+    String channelSource, String repeaterSource, Optional<CallSignShape> callSigns,
+    Optional<Certification> certification) {
 
   /** The place of a class in {@link #classes()}, or -1. */
   public int classIndex(String name) {

@@ -19,6 +19,8 @@ import org.wache.audit.register.Register;
 import org.wache.channel.Channel;
 import org.wache.channel.ChannelList;
 import org.wache.exchange.LicenceWords;
+import org.wache.exchange.RadioReader;
+import org.wache.radio.Radio;
 import org.wache.place.Area;
 import org.wache.licence.AuthorisationLine;
 import org.wache.licence.Holder;
@@ -78,7 +80,25 @@ class RulePagesTest {
       default -> holder;
     };
     var planned = rule.slug() == Slug.LOCAL_WARNING ? edition.withPlan(edition.plan().overlaid(overlay())) : edition;
-    return AuditContext.of(planned, day, List.of(dated)).with(rule.slug() == Slug.TIMEOUT_LONG ? house : HouseRules.NONE);
+    return AuditContext.of(planned, day, List.of(dated)).with(rule.slug() == Slug.TIMEOUT_LONG ? house : HouseRules.NONE)
+        .forRadios(radio(rule.slug()));
+  }
+
+  /** The radio that the page describes. */
+  private static List<Radio> radio(Slug rule) {
+    String abilities = switch (rule) {
+      case RADIO_RANGE -> "'transmit':[['144','148'],['420','450']],'receive':[['136','174'],['400','480']]";
+      case RADIO_STEP -> "'stepsKhz':['5','10'],'certifiedFor':['95E']";
+      case RADIO_MODE -> "'modes':['FM','NFM']";
+      case RADIO_TONE -> "'toneTable':['67.0','71.9','74.4']";
+      case RADIO_POWER -> "'powerLevelsW':[1,4,5]";
+      case RADIO_NAME -> "'nameLength':7,'nameLetters':'capitals'";
+      case RADIO_CAPACITY -> "'channels':16";
+      case NOT_CERTIFIED -> "'certifiedFor':['95E']";
+      default -> "";
+    };
+    return abilities.isEmpty() ? List.of() : List.of(Radio.of(RadioReader.model(
+        ("{'model':'The hand-held'," + abilities + "}").replace('\'', '"').getBytes(java.nio.charset.StandardCharsets.UTF_8))));
   }
 
   private static List<PlanRow> overlay() {

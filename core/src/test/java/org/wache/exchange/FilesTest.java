@@ -14,6 +14,7 @@ import org.wache.channel.ChannelList;
 import org.wache.channel.Field;
 import org.wache.channel.Use;
 import org.wache.licence.Licence;
+import org.wache.radio.Radio;
 import org.wache.place.Circle;
 import org.wache.place.Place;
 
@@ -118,7 +119,7 @@ class FilesTest {
     assertThat(context.antenna().net().value()).isEqualTo(1.8, org.assertj.core.api.Assertions.within(1e-9));
     assertThat(context.site()).contains(Circle.site(new Place(45.2, -93.1, Optional.of("MN"))));
     assertThat(context.houseRules().keyedTogether()).isTrue();
-    assertThat(context.radios()).containsExactly("Handheld A");
+    assertThat(context.radios()).extracting(Radio::name).containsExactly("Handheld A");
   }
 
   @ParameterizedTest

@@ -10,6 +10,7 @@ import org.wache.audit.RulePage;
 import org.wache.audit.Slug;
 import org.wache.audit.Sum;
 import org.wache.channel.Field;
+import org.wache.radio.Radio;
 
 /** The time-out is longer than the group settled for. */
 public final class TimeoutLong implements EntryRule {
@@ -29,13 +30,27 @@ public final class TimeoutLong implements EntryRule {
         RulePage.entry("amateur:technician", "rx_mhz=146.550 tx_mhz=146.550 mode=FM power_w=5 timeout_s=120"));
   }
 
+  /** The radio has no setting as short as the house rule. */
+  private static Finding atLeast(Radio radio, int most) {
+    int shortest = radio.model().guard().setFor(most).orElseThrow();
+    return Finding.query(Slug.TIMEOUT_LONG).radio(radio.name())
+        .message("The shortest time-out of %s is %d s; the house rule is %d s.", radio.name(), shortest, most)
+        .working(() -> Sum.of(Integer.toString(shortest), "s", "shortest setting")
+            .limit(Integer.toString(most), "s", "house rule"))
+        .source("house rule; the model's data");
+  }
+
   @Override
   public List<Finding> on(Entry entry) {
     OptionalInt timeout = entry.channel().timeout();
     OptionalInt most = entry.context().houseRules().maxTimeoutS();
-    if (timeout.isEmpty() || most.isEmpty() || timeout.getAsInt() <= most.getAsInt()
-        || entry.channel().transmit().isEmpty()) {
+    if (timeout.isEmpty() || most.isEmpty() || entry.channel().transmit().isEmpty()) {
       return List.of();
+    }
+    if (timeout.getAsInt() <= most.getAsInt()) {
+      return entry.context().radios().stream().filter(radio -> radio.talksOn(entry.channel()).isPresent())
+          .filter(radio -> radio.model().guard().setFor(timeout.getAsInt()).orElse(0) > most.getAsInt())
+          .map(radio -> atLeast(radio, most.getAsInt())).toList();
     }
     return List.of(Finding.query(Slug.TIMEOUT_LONG)
         .message("Times out after %d s; the house rule is %d s.", timeout.getAsInt(), most.getAsInt())

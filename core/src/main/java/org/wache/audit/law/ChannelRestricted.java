@@ -8,6 +8,8 @@ import org.wache.audit.Route;
 import org.wache.audit.RouteRule;
 import org.wache.audit.RulePage;
 import org.wache.audit.Slug;
+import org.wache.audit.Words;
+import org.wache.radio.RadioKind;
 import org.wache.rulebook.FixedChannel;
 import org.wache.rulebook.Restriction;
 
@@ -22,14 +24,26 @@ public final class ChannelRestricted implements RouteRule {
   @Override
   public RulePage page() {
     return new RulePage("Kept for something else by law",
-        "The channel is for emergencies, for remote control or for fixed links, and not for ordinary traffic.",
+        "The channel is for emergencies, for remote control, for fixed links or for hand-held portables, and not for ordinary traffic.",
         "Listen only, or use another channel.",
         RulePage.entry("nobody", "rx_mhz=27.065 tx_mhz=27.065 mode=AM power_w=4"),
         RulePage.entry("nobody", "rx_mhz=27.185 tx_mhz=27.185 mode=AM power_w=4"));
   }
 
+  private static Finding notPortable(Route route, RadioKind kind) {
+    String name = route.radio().orElseThrow().name();
+    return Finding.hold(Slug.CHANNEL_RESTRICTED, route).radio(name)
+        .message("%s is for hand-held portables only; %s is a %s.", Words.capital(route.place()), name, kind.words())
+        .source(route.cite(route.channel().orElseThrow().source()))
+        .cures(() -> List.of(Change.listenOnly()));
+  }
+
   @Override
   public List<Finding> on(Route route) {
+    Optional<RadioKind> kind = route.radio().flatMap(radio -> radio.model().kind());
+    if (route.channel().filter(FixedChannel::handheldOnly).isPresent() && kind.filter(each -> each != RadioKind.HAND_HELD).isPresent()) {
+      return List.of(notPortable(route, kind.get()));
+    }
     Optional<Restriction> restriction = route.channel().isPresent()
         ? route.channel().flatMap(FixedChannel::restricted)
         : route.bands().flatMap(bands -> bands.restriction(route.transmit()));

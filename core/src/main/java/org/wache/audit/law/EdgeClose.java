@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.wache.audit.Change;
 import org.wache.audit.Cures;
 import org.wache.audit.Finding;
@@ -40,7 +41,8 @@ public final class EdgeClose implements RouteRule {
       return List.of();
     }
     Overrun nearest = Overrun.of(route.occupied(), room.get().span());
-    double ppm = route.entry().edition().frequencyErrorPpm();
+    OptionalDouble own = route.radio().map(radio -> radio.model().tuning().errorPpm()).orElse(OptionalDouble.empty());
+    double ppm = own.orElse(route.entry().edition().frequencyErrorPpm());
     long error = Math.round(route.transmit().hertz() * ppm / 1e6);
     long left = -nearest.over();
     if (left >= error) {
@@ -51,7 +53,7 @@ public final class EdgeClose implements RouteRule {
             nearest.edgeName(route, room.get()), Words.length(error))
         .working(() -> nearest.working(route, room.get())
             .limit(Long.toString(error), "Hz", String.format(Locale.ROOT, "%.1f ppm of the frequency", ppm)))
-        .source(route.cite("97.307(b)") + "; common practice for the error")
+        .source(route.cite("97.307(b)") + (own.isPresent() ? "; the model's data for the error" : "; common practice for the error"))
         .cures(() -> cures(route, nearest, error - left)));
   }
 

@@ -8,6 +8,14 @@ import org.wache.audit.entry.FrequencyImplausible;
 import org.wache.audit.entry.TimeoutLong;
 import org.wache.audit.entry.TimeoutOff;
 import org.wache.audit.entry.Unreadable;
+import org.wache.audit.fit.NotCertified;
+import org.wache.audit.fit.RadioCapacity;
+import org.wache.audit.fit.RadioMode;
+import org.wache.audit.fit.RadioName;
+import org.wache.audit.fit.RadioPower;
+import org.wache.audit.fit.RadioRange;
+import org.wache.audit.fit.RadioStep;
+import org.wache.audit.fit.RadioTone;
 import org.wache.audit.law.BandwidthOver;
 import org.wache.audit.law.ChannelRestricted;
 import org.wache.audit.law.ClassTooLow;
@@ -57,6 +65,13 @@ public final class Register {
           new TimeoutOff(),
           new TimeoutLong()),
       List.of(
+          new RadioRange(),
+          new RadioStep(),
+          new RadioMode(),
+          new RadioTone(),
+          new RadioCapacity(),
+          new RadioName()),
+      List.of(
           new NotLicensed(),
           new NoService()),
       List.of(
@@ -71,6 +86,7 @@ public final class Register {
           new ChannelRestricted(),
           new OutsideAuthorisation(),
           new RestrictedArea(),
+          new NotCertified(),
           new LicenceExpired(),
           new HiddenMeaning(),
           new EdgeClose(),
@@ -84,7 +100,8 @@ public final class Register {
           new OffRaster(),
           new SidebandHabit(),
           new AccessToneMissing(),
-          new ToneDefault()));
+          new ToneDefault(),
+          new RadioPower()));
 
   private Register() {}
 }

@@ -23,7 +23,7 @@ import org.wache.channel.Channel;
 import org.wache.channel.Field;
 import org.wache.propose.Arrangement;
 import org.wache.propose.ServiceSwap;
-import org.wache.propose.ShortNames;
+import org.wache.radio.ShortNames;
 import org.wache.propose.TonePlan;
 import org.wache.rulebook.ChannelService;
 import org.wache.rulebook.Edition;

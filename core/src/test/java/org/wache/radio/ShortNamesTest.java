@@ -1,4 +1,4 @@
-package org.wache.propose;
+package org.wache.radio;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;

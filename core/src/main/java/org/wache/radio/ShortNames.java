@@ -1,4 +1,4 @@
-package org.wache.propose;
+package org.wache.radio;
 
 import java.text.Normalizer;
 import java.util.ArrayList;
@@ -35,6 +35,11 @@ public final class ShortNames {
     /** What they are, in words. */
     public String title() {
       return title;
+    }
+
+    /** Whether the display has all characters of a text. */
+    public boolean have(String text) {
+      return !text.matches("(?s).*" + others + ".*");
     }
   }
 

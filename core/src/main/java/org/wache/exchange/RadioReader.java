@@ -1,0 +1,257 @@
+package org.wache.exchange;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import java.util.Set;
+import org.wache.radio.Coverage;
+import org.wache.radio.Display;
+import org.wache.radio.Guard;
+import org.wache.radio.Keypad;
+import org.wache.radio.LockMode;
+import org.wache.radio.MemorySize;
+import org.wache.radio.PowerLevels;
+import org.wache.radio.Radio;
+import org.wache.radio.RadioKind;
+import org.wache.radio.RadioModel;
+import org.wache.radio.ShortNames;
+import org.wache.radio.ToneAbility;
+import org.wache.radio.Tuning;
+import org.wache.signal.Frequency;
+import org.wache.signal.Mode;
+import org.wache.signal.Span;
+import org.wache.signal.Tone;
+import org.wache.signal.Watts;
+import tools.jackson.databind.JsonNode;
+
+/**
+ * Reads a radio as contexts and model files describe it. Every key but the model's name may be absent; what is absent is
+ * not judged. A message names the path of what is wrong.
+ */
+public final class RadioReader {
+
+  private static final int MOST_MEMORIES = 10_000;
+  private static final int LONGEST_DISPLAY = 64;
+  private static final int MOST_SECONDS = 3_600;
+  private static final Span ANYWHERE = new Span(1, 9_999_999_999L);
+
+  private final JsonNode node;
+  private final String path;
+
+  private RadioReader(JsonNode node, String path) {
+    this.node = node;
+    this.path = path;
+  }
+
+  /**
+   * Reads a model file, {@code wache-radio/1}.
+   *
+   * @throws FileProblem when it is not one
+   */
+  public static RadioModel model(byte[] bytes) {
+    JsonNode node = JsonText.read(bytes);
+    String format = node.path("format").asString("wache-radio/1");
+    if (!node.isObject() || !format.equals("wache-radio/1")) {
+      throw new FileProblem(1, 1, "not a radio model: expected an object with \"format\": \"wache-radio/1\"");
+    }
+    return new RadioReader(node, "").model();
+  }
+
+  /** Reads a radio of a context: a model with its lock setting and label. */
+  static Radio radio(JsonNode node, String path) {
+    RadioReader reader = new RadioReader(node, path + ".");
+    RadioModel model = reader.model();
+    Optional<LockMode> lock = reader.text("lock").map(name -> model.coverage().lock(name)
+        .orElseThrow(() -> reader.problem("lock", "one of the model's lock modes")));
+    return new Radio(model, lock, reader.text("unit"), node.path("inhibited").asBoolean(false));
+  }
+
+  private RadioModel model() {
+    String name = text("model").filter(text -> !text.isBlank()).orElseThrow(() -> problem("model", "the model's name"));
+    return new RadioModel(name, text("kind").map(this::kind),
+        node.has("certifiedFor") ? Optional.of(texts("certifiedFor")) : Optional.empty(), coverage(), tuning(), power(),
+        number("antennaGainDbd"), new MemorySize(whole("channels", 1, MOST_MEMORIES), whole("zones", 1, MOST_MEMORIES),
+            whole("channelsPerZone", 1, MOST_MEMORIES), whole("scanChannels", 0, MOST_MEMORIES), whole("edgeSlots", 0, MOST_MEMORIES)),
+        display(), tones(), guard(), text("frontPanel").map(this::panel),
+        node.hasNonNull("keypad") ? Optional.of(new RadioReader(node.get("keypad"), path + "keypad.").keypad()) : Optional.empty());
+  }
+
+  private RadioKind kind(String word) {
+    return Arrays.stream(RadioKind.values()).filter(each -> each.words().equals(word)).findFirst()
+        .orElseThrow(() -> problem("kind", "hand-held, mobile, base station or transceiver"));
+  }
+
+  private RadioModel.Panel panel(String word) {
+    return Arrays.stream(RadioModel.Panel.values()).filter(each -> each.text().equals(word)).findFirst()
+        .orElseThrow(() -> problem("frontPanel", "all, listen-only or none"));
+  }
+
+  private Coverage coverage() {
+    List<LockMode> locks = new ArrayList<>();
+    int i = 0;
+    for (JsonNode each : node.path("lockModes")) {
+      RadioReader lock = new RadioReader(each, path + "lockModes[" + i++ + "].");
+      locks.add(new LockMode(lock.text("name").orElseThrow(() -> lock.problem("name", "the setting's name")),
+          lock.spans("transmit")));
+    }
+    return new Coverage(spans("transmit"), spans("receive"), locks, texts("lockErases"));
+  }
+
+  private List<Span> spans(String key) {
+    List<Span> spans = new ArrayList<>();
+    int i = 0;
+    for (JsonNode each : node.path(key)) {
+      spans.add(span(each, key + "[" + i++ + "]"));
+    }
+    return spans;
+  }
+
+  private Span span(JsonNode pair, String key) {
+    if (pair.isArray() && pair.size() == 2) {
+      Optional<Frequency> low = Frequency.ofMegahertz(JsonText.scalar(pair.get(0)));
+      Optional<Frequency> high = Frequency.ofMegahertz(JsonText.scalar(pair.get(1)));
+      if (low.isPresent() && high.isPresent() && low.get().compareTo(high.get()) <= 0) {
+        return new Span(low.get().hertz(), high.get().hertz());
+      }
+    }
+    throw problem(key, "two frequencies in MHz, the lower first, such as [\"144\", \"148\"]");
+  }
+
+  private Tuning tuning() {
+    List<Integer> steps = texts("stepsKhz").stream().map(text -> Frequency.ofMegahertz(text).filter(f -> f.hertz() % 1000 == 0)
+        .map(f -> (int) (f.hertz() / 1000)).orElseThrow(() -> problem("stepsKhz", "steps in kHz such as \"6.25\""))).toList();
+    List<Mode> modes = texts("modes").stream()
+        .map(text -> Mode.parse(text).orElseThrow(() -> problem("modes", "modes such as FM and NFM"))).toList();
+    List<Frequency> table = texts("frequencyTable").stream().map(text -> Frequency.ofMegahertz(text)
+        .orElseThrow(() -> problem("frequencyTable", "frequencies in MHz in the order of their numbers"))).toList();
+    return new Tuning(steps, modes, number("frequencyErrorPpm"), table);
+  }
+
+  private List<PowerLevels> power() {
+    List<PowerLevels> all = new ArrayList<>();
+    int i = 0;
+    for (JsonNode each : node.path("powerBands")) {
+      RadioReader band = new RadioReader(each, path + "powerBands[" + i++ + "].");
+      all.add(new PowerLevels(band.span(each.path("mhz"), "mhz"), band.levels("levelsW")));
+    }
+    if (node.path("powerLevelsW").size() > 0) {
+      all.add(new PowerLevels(ANYWHERE, levels("powerLevelsW")));
+    }
+    return all;
+  }
+
+  private List<PowerLevels.Level> levels(String key) {
+    List<String> watts = texts(key);
+    List<String> names = texts("levelNames");
+    if (watts.isEmpty() || !names.isEmpty() && names.size() != watts.size()) {
+      throw problem(key, "levels in watts, and as many levelNames or none");
+    }
+    List<PowerLevels.Level> levels = new ArrayList<>();
+    for (int i = 0; i < watts.size(); i++) {
+      Watts output = Watts.parse(watts.get(i)).orElseThrow(() -> problem(key, "powers in watts above 0"));
+      levels.add(new PowerLevels.Level(names.isEmpty() ? output.toString() : names.get(i), output));
+    }
+    return levels;
+  }
+
+  private Optional<Display> display() {
+    OptionalInt length = whole("nameLength", 1, LONGEST_DISPLAY);
+    if (length.isEmpty()) {
+      return Optional.empty();
+    }
+    ShortNames.Letters letters = text("nameLetters").map(word -> Arrays.stream(ShortNames.Letters.values())
+        .filter(each -> each.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-').equals(word)).findFirst()
+        .orElseThrow(() -> problem("nameLetters", "capitals, capitals-and-marks or ascii"))).orElse(ShortNames.Letters.ASCII);
+    return Optional.of(new Display(length.getAsInt(), letters));
+  }
+
+  private ToneAbility tones() {
+    if (!node.has("tones") && !node.has("toneTable")) {
+      return ToneAbility.UNKNOWN;
+    }
+    Set<ToneAbility.Kind> kinds = EnumSet.noneOf(ToneAbility.Kind.class);
+    texts("tones").forEach(word -> kinds.add(Arrays.stream(ToneAbility.Kind.values()).filter(each -> each.text().equals(word))
+        .findFirst().orElseThrow(() -> problem("tones", "out of ctcss, dcs, dcs-normal and burst"))));
+    List<Tone> table = texts("toneTable").stream().map(text -> Tone.parse(text)
+        .orElseThrow(() -> problem("toneTable", "tones such as 100.0 or D023, in the order of their numbers"))).toList();
+    table.forEach(tone -> kinds.add(tone instanceof Tone.Ctcss ? ToneAbility.Kind.CTCSS : ToneAbility.Kind.DCS));
+    return new ToneAbility(true, kinds, table);
+  }
+
+  private Guard guard() {
+    List<Integer> seconds = texts("timeoutsS").stream().map(text -> {
+      if (!text.matches("[0-9]{1,4}") || Integer.parseInt(text) > MOST_SECONDS) {
+        throw problem("timeoutsS", "whole seconds up to 3600, 0 for off");
+      }
+      return Integer.parseInt(text);
+    }).toList();
+    Set<Guard.Inhibit> inhibits = EnumSet.noneOf(Guard.Inhibit.class);
+    texts("transmitInhibit").forEach(word -> inhibits.add(Arrays.stream(Guard.Inhibit.values())
+        .filter(each -> each.name().equalsIgnoreCase(word)).findFirst()
+        .orElseThrow(() -> problem("transmitInhibit", "out of channel, band and radio"))));
+    return new Guard(seconds, node.path("busyLockout").asBoolean(false), inhibits);
+  }
+
+  private Keypad keypad() {
+    Keypad.Method method = text("method").flatMap(word -> Arrays.stream(Keypad.Method.values())
+        .filter(each -> each.text().equals(word)).findFirst()).orElseThrow(() -> problem("method", "two-frequencies or shift"));
+    JsonNode keys = node.path("keys");
+    List<Keypad.Setting> settings = new ArrayList<>();
+    int i = 0;
+    for (JsonNode each : node.path("settings")) {
+      settings.add(new RadioReader(each, path + "settings[" + i++ + "].").setting());
+    }
+    return new Keypad(method, whole("digits", 6, 7).orElse(7), new Keypad.Keys(keys.path("set").asString("Set"), keys.path("up").asString("Up"),
+        keys.path("down").asString("Down"), keys.path("keep").asString("Keep"), keys.path("back").asString("Back"),
+        keys.path("direct").asString("F/M"), keys.path("side").asString("A/B")), settings);
+  }
+
+  private Keypad.Setting setting() {
+    Keypad.Purpose purpose = text("purpose").flatMap(word -> Arrays.stream(Keypad.Purpose.values())
+        .filter(each -> each.text().equals(word)).findFirst())
+        .orElseThrow(() -> problem("purpose", "out of " + Arrays.stream(Keypad.Purpose.values()).map(Keypad.Purpose::text).toList()));
+    return new Keypad.Setting(purpose, whole("number", 0, 99).orElseThrow(() -> problem("number", "0 to 99")),
+        text("title").orElse(purpose.text()), texts("values"));
+  }
+
+  private Optional<String> text(String key) {
+    return node.hasNonNull(key) ? Optional.of(JsonText.scalar(node.get(key))) : Optional.empty();
+  }
+
+  private List<String> texts(String key) {
+    List<String> texts = new ArrayList<>();
+    JsonNode values = node.path(key);
+    if (!values.isMissingNode() && !values.isNull() && !values.isArray()) {
+      throw problem(key, "a list in square brackets");
+    }
+    values.forEach(each -> texts.add(JsonText.scalar(each)));
+    return texts;
+  }
+
+  private OptionalInt whole(String key, int least, int most) {
+    return text(key).map(text -> {
+      if (!text.matches("[0-9]{1,6}") || Integer.parseInt(text) < least || Integer.parseInt(text) > most) {
+        throw problem(key, "a whole number from " + least + " to " + most);
+      }
+      return OptionalInt.of(Integer.parseInt(text));
+    }).orElse(OptionalInt.empty());
+  }
+
+  private OptionalDouble number(String key) {
+    return text(key).map(text -> {
+      try {
+        return OptionalDouble.of(Double.parseDouble(text));
+      } catch (NumberFormatException e) {
+        throw problem(key, "a number");
+      }
+    }).orElse(OptionalDouble.empty());
+  }
+
+  private FileProblem problem(String key, String expected) {
+    return new FileProblem(1, 1, path + key + " should be " + expected);
+  }
+}

@@ -1,0 +1,54 @@
+package org.wache.radio;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.wache.signal.Frequency;
+
+/**
+ * A model of radio and what it can do. Whatever is not known of it is not judged.
+ *
+ * @param name what it is called
+ * @param kind how it is carried; empty when not said
+ * @param certifiedFor the parts of the rules that it is certified under, such as {@code 95E}; empty when not said
+ * @param coverage where it works
+ * @param tuning how it is tuned
+ * @param power its levels of power by band
+ * @param antennaGainDbd gain of its antenna in dBd
+ * @param memory how much it remembers
+ * @param display its display; empty when not known
+ * @param tones its tones
+ * @param guard what keeps it from talking
+ * @param panel what may be entered by hand, when known
+ * @param keypad how entries are typed into it; empty when they cannot be
+ */
+public record RadioModel(String name, Optional<RadioKind> kind, Optional<List<String>> certifiedFor, Coverage coverage,
+    Tuning tuning, List<PowerLevels> power, OptionalDouble antennaGainDbd, MemorySize memory, Optional<Display> display,
+    ToneAbility tones, Guard guard, Optional<Panel> panel, Optional<Keypad> keypad) {
+
+  /** What its front panel may program. */
+  public enum Panel {
+    ALL("all"), LISTENING_ONLY("listen-only"), NONE("none");
+
+    private final String text;
+
+    Panel(String text) {
+      this.text = text;
+    }
+
+    /** As written in files. */
+    public String text() {
+      return text;
+    }
+  }
+
+  public RadioModel {
+    certifiedFor = certifiedFor.map(List::copyOf);
+    power = List.copyOf(power);
+  }
+
+  /** Its levels of power on a frequency; empty when not known. */
+  public Optional<PowerLevels> powerAt(Frequency frequency) {
+    return power.stream().filter(each -> each.band().contains(frequency)).findFirst();
+  }
+}
