@@ -19,13 +19,14 @@ public record RegionSets(List<Span> comparedIn, List<RegionSets.RegionSet> sets)
    * @param id identifier
    * @param say its name in a sentence
    * @param spans the limits
+   * @param source where they come from
    */
-  public record RegionSet(String id, String say, List<Span> spans) {}
+  public record RegionSet(String id, String say, List<Span> spans, String source) {}
 
   static RegionSets read(Row row) {
     return new RegionSets(row.texts("compared_in_mhz").stream().map(Span::ofMegahertz).toList(),
         row.rows("sets").stream().map(each -> new RegionSet(each.text("id"), each.text("say"),
-            each.texts("mhz").stream().map(Span::ofMegahertz).toList())).toList());
+            each.texts("mhz").stream().map(Span::ofMegahertz).toList(), each.text("source"))).toList());
   }
 
   /** The set that a radio transmitting in these spans has; empty when it is none of those known. */
