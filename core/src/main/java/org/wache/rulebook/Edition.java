@@ -28,13 +28,15 @@ public final class Edition {
   private final Listening listening;
   private final Geography geography;
   private final RegionSets regionSets;
+  private final MeasurementLimits measurementLimits;
 
   /** An edition's identifier and the day it comes into force. */
   public record EditionDates(String id, LocalDate from, String title, String source) {}
 
   Edition(String rulebook, EditionDates dates, String code, Span plausible, double frequencyErrorPpm,
       List<Service> services, List<Allocation> allocations, String allocationSource, BandPlan plan, ToneTable tones,
-      ChannelNames channelNames, Listening listening, Geography geography, RegionSets regionSets) {
+      ChannelNames channelNames, Listening listening, Geography geography, RegionSets regionSets,
+      MeasurementLimits measurementLimits) {
     this.rulebook = rulebook;
     this.dates = dates;
     this.code = code;
@@ -51,12 +53,13 @@ public final class Edition {
     this.listening = listening;
     this.geography = geography;
     this.regionSets = regionSets;
+    this.measurementLimits = measurementLimits;
   }
 
   /** The same edition with another band plan, such as one with a local overlay. */
   public Edition withPlan(BandPlan other) {
     return new Edition(rulebook, dates, code, plausible, frequencyErrorPpm, services, allAllocations, allocationSource,
-        other, tones, channelNames, listening, geography, regionSets);
+        other, tones, channelNames, listening, geography, regionSets, measurementLimits);
   }
 
   /** The edition with what is allowed in some places only, where all of the area lies in them. */
@@ -67,7 +70,7 @@ public final class Edition {
         : service).toList();
     return there.equals(services) ? this
         : new Edition(rulebook, dates, code, plausible, frequencyErrorPpm, there, allAllocations, allocationSource,
-            plan, tones, channelNames, listening, geography, regionSets);
+            plan, tones, channelNames, listening, geography, regionSets, measurementLimits);
   }
 
   @SuppressWarnings({"unchecked", "rawtypes"}) // Java has no arrays of generic lists
@@ -189,6 +192,11 @@ public final class Edition {
   /** Channels of services that a club only listens to. */
   public Listening listening() {
     return listening;
+  }
+
+  /** What radios are held against on the bench. */
+  public MeasurementLimits measurementLimits() {
+    return measurementLimits;
   }
 
   /** The band limits that radios are set to for countries. */

@@ -74,7 +74,7 @@ public final class RulebookReader {
         allocations.text("source"), plan(day), tones(),
         ChannelNames.read(file(folder + "channel-names.yaml")), Listening.read(file(folder + "listening.yaml")),
         new GeographyReader(file(folder + "places.yaml"), () -> file(folder + "regions.json").node()).on(day),
-        RegionSets.read(file("/rulebooks/region-sets.yaml")));
+        RegionSets.read(file("/rulebooks/region-sets.yaml")), MeasurementLimits.read(file(folder + "measurements.yaml")));
   }
 
   private Service service(String id, LocalDate day) {

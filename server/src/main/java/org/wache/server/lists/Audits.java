@@ -46,7 +46,7 @@ class Audits {
   }
 
   /** What an audit depends on: a later version of any of it makes another key. */
-  record Key(long list, int version, int parentVersion, int roster, int overlay, LocalDate day) {}
+  record Key(long list, int version, int parentVersion, int roster, int overlay, int radios, LocalDate day) {}
 
   Audits(ListStore store, Clock clock) {
     this.store = store;
@@ -85,7 +85,7 @@ class Audits {
   private static Key key(Source source, LocalDate day) {
     ListStore.Head head = source.head();
     return new Key(head.id(), head.version(), source.parent().map(ListStore.Head::version).orElse(0),
-        head.rosterVersion(), head.overlayVersion(), day);
+        head.rosterVersion(), head.overlayVersion(), head.radiosVersion(), day);
   }
 
   private Audited audited(Source source, LocalDate day) {
@@ -109,11 +109,11 @@ class Audits {
   /** As {@link #context} today, under the rules of another day. */
   AuditContext contextUnderRulesOf(Source source, LocalDate rules) {
     return placed(source).at(rules, today(), store.carriers(List.of(source.head().id())).get(source.head().id()),
-        source.head().overlay());
+        source.head().overlay(), source.head().radios());
   }
 
   private static AuditContext context(Source source, LocalDate day, List<RosterHolder> carriers, String overlay) {
-    return placed(source).at(day, carriers, overlay);
+    return placed(source).at(day, carriers, overlay, source.head().radios());
   }
 
   /** A variant is used where its parent is, under its house rules. */

@@ -44,17 +44,21 @@ final class Context {
     return JSON.writeValueAsString(node);
   }
 
-  /** The carriers that are named with the list itself, and these of the roster; without any, nobody in particular. */
-  AuditContext at(LocalDate day, List<RosterHolder> roster, String overlay) {
-    return at(day, day, roster, overlay);
+  /** The carriers that are named with the list itself, and these of the roster; without any, nobody in particular. Radios as a context has them. */
+  AuditContext at(LocalDate day, List<RosterHolder> roster, String overlay, String radios) {
+    return at(day, day, roster, overlay, radios);
   }
 
   /** As it is on a day, under the rules of another. */
-  AuditContext at(LocalDate rules, LocalDate day, List<RosterHolder> roster, String overlay) {
+  AuditContext at(LocalDate rules, LocalDate day, List<RosterHolder> roster, String overlay, String radios) {
     ObjectNode whole = node.deepCopy();
     ArrayNode holders = whole.withArray("holders");
     roster.forEach(each -> holders.addObject().put("name", each.name()).set("licences", JSON.readTree(each.licences())));
     whole.set("overlay", JSON.readTree(overlay));
+    JsonNode models = JSON.readTree(radios);
+    if (models.size() > 0) {
+      whole.set("radios", models);
+    }
     ContextFile file = ContextFile.read(JSON.writeValueAsString(whole).getBytes(StandardCharsets.UTF_8));
     return file.under(RulebookReader.shipped(file.rulebook().orElse("us")).on(rules), day,
         file.holders().isEmpty() ? List.of(NOBODY) : file.holders());
@@ -88,7 +92,7 @@ final class Context {
     put(copy, "unitsInUse", settings.unitsInUse());
     Context changed = new Context(copy);
     try {
-      changed.at(LocalDate.EPOCH, List.of(), "[]");
+      changed.at(LocalDate.EPOCH, List.of(), "[]", "[]");
     } catch (FileProblem e) {
       throw new Refused(e.getMessage() + ".");
     }

@@ -36,6 +36,11 @@ final class DeskWriter {
 
   private DeskWriter() {}
 
+  /** A rule in one line. */
+  static String title(Slug rule) {
+    return PAGES.get(rule).title();
+  }
+
   static Views.Counts counts(Audit audit) {
     Map<Verdict, Integer> counts = audit.counts();
     return new Views.Counts(counts.get(Verdict.HOLD), counts.get(Verdict.QUERY), counts.get(Verdict.LISTEN),
@@ -135,13 +140,13 @@ final class DeskWriter {
         + by.callSign().map(call -> " (" + call + ")").orElse("");
   }
 
-  private static Views.FindingView finding(Told told, Remedies remedies) {
+  static Views.FindingView finding(Told told, Remedies remedies) {
     Finding finding = told.finding();
     RulePage page = PAGES.get(finding.slug());
     return new Views.FindingView(finding.slug().text(), page.title(), page.meaning(),
         finding.holds() ? "hold" : "query", told.holders(), finding.message(),
         sum(finding), finding.source(),
-        remedies.of(finding).stream().map(DeskWriter::cure).toList());
+        remedies.of(finding).stream().map(DeskWriter::cure).toList(), finding.advice());
   }
 
   static List<Views.SumLine> sum(Finding finding) {

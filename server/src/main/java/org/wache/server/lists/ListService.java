@@ -133,6 +133,19 @@ class ListService {
         after.carriers().stream().map(Views.Carrier::name).toList(), "parties", after.parties(), "teams", after.teams())));
   }
 
+  /** Chooses the models of radio that a list is held against. */
+  @Transactional
+  public void setModels(long account, long list, List<Long> before, List<Long> after) {
+    ListStore.Head head = store.lockedHead(account, list).orElseThrow(() -> new Missing("The list"));
+    if (!Set.copyOf(store.models(list)).equals(Set.copyOf(before))) {
+      throw new Refused("Somebody else chose other radios for this list. Nothing was saved: look which they are now, and choose again.");
+    }
+    if (store.chooseModels(list, after) < Set.copyOf(after).size()) {
+      throw new Missing("A model that you chose");
+    }
+    store.advance(list, head.version() + 1, account, json.writeValueAsString(Map.of("models", after)));
+  }
+
   @Transactional
   public void setSettings(long account, long list, Views.Settings before, Views.Settings after) {
     ListStore.Head head = own(store.lockedHead(account, list).orElseThrow(() -> new Missing("The list")), account);

@@ -34,7 +34,7 @@ class ListStore {
   /** A list without its entries. */
   record Head(long id, long clubId, String name, int version, String context, List<String> extraColumns,
       OffsetDateTime changedAt, String changedBy, int rosterVersion, int overlayVersion, String overlay,
-      Optional<Long> parent, Optional<String> editionSeen) {}
+      int radiosVersion, String radios, Optional<Long> parent, Optional<String> editionSeen) {}
 
   /** An entry as it is stored. */
   record Stored(long id, int version, Channel channel) {}
@@ -43,7 +43,10 @@ class ListStore {
       select channel_list.id, channel_list.club_id, channel_list.name, channel_list.version, channel_list.context,
              channel_list.extra_columns, channel_list.changed_at, account.name as changed_by, channel_list.parent_id,
              channel_list.edition_seen, club.roster_version, club.overlay_version,
-             coalesce(overlay.rows, '[]') as overlay
+             coalesce(overlay.rows, '[]') as overlay, club.radios_version, (
+               select coalesce(jsonb_agg(radio_model.body order by radio_model.name), '[]') from radio_model
+               where not radio_model.removed and radio_model.id in (
+                 select list_model.model_id from list_model where list_model.list_id in (channel_list.id, channel_list.parent_id))) as radios
       from channel_list
       join club on club.id = channel_list.club_id
       left join overlay on overlay.club_id = club.id and overlay.version = club.overlay_version
@@ -72,6 +75,7 @@ class ListStore {
         row.getString("context"), texts(row.getArray("extra_columns")),
         row.getObject("changed_at", OffsetDateTime.class), row.getString("changed_by"), row.getInt("roster_version"),
         row.getInt("overlay_version"), row.getString("overlay"),
+        row.getInt("radios_version"), row.getString("radios"),
         Optional.ofNullable(row.getObject("parent_id", Long.class)), Optional.ofNullable(row.getString("edition_seen")));
   }
 
@@ -165,6 +169,27 @@ class ListStore {
         .param("club", parent.clubId()).param("name", name).param("context", context)
         .param("columns", parent.extraColumns().toArray(String[]::new)).param("account", account)
         .param("parent", parent.id()).query(Long.class).single();
+  }
+
+  /** The models that a list is meant for. */
+  List<Long> models(long list) {
+    return jdbc.sql("""
+            select list_model.model_id from list_model join radio_model on radio_model.id = list_model.model_id and not radio_model.removed
+            where list_model.list_id = :list order by radio_model.name
+            """)
+        .param("list", list).query(Long.class).list();
+  }
+
+  /** Sets the models that a list is meant for; those of other groups are left out, and told by the number that came in. */
+  int chooseModels(long list, List<Long> models) {
+    jdbc.sql("delete from list_model where list_id = :list").param("list", list).update();
+    return jdbc.sql("""
+            insert into list_model (list_id, model_id)
+            select channel_list.id, radio_model.id
+            from channel_list join radio_model on radio_model.club_id = channel_list.club_id and not radio_model.removed
+            where channel_list.id = :list and radio_model.id = any(:models)
+            """)
+        .param("list", list).param("models", models.stream().distinct().toArray(Long[]::new)).update();
   }
 
   /** Notes under which edition somebody looked at a list. */

@@ -5,9 +5,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
+import org.wache.audit.Audit;
+import org.wache.audit.Finding;
 import org.wache.channel.Channel;
 import org.wache.channel.ChannelList;
 import org.wache.channel.Field;
+import org.wache.radio.Radio;
 import org.wache.server.papers.PlaceArea;
 import org.wache.server.problems.Missing;
 
@@ -17,10 +20,12 @@ public class ListTaking {
 
   private final ListService service;
   private final ListStore store;
+  private final Audits audits;
 
-  ListTaking(ListService service, ListStore store) {
+  ListTaking(ListService service, ListStore store, Audits audits) {
     this.service = service;
     this.store = store;
+    this.audits = audits;
   }
 
   /** Makes a list of which nothing else is known. */
@@ -59,6 +64,21 @@ public class ListTaking {
     after.put(Field.NUMBER.key(), Integer.toString(number));
     return service.change(account, list, new Views.Changes(0, List.of(new Views.Change("add", Optional.empty(), Optional.empty(),
         Map.of(), after)), Optional.empty())).added().get(0);
+  }
+
+  /**
+   * A list as it would go into one radio.
+   *
+   * @param held for each entry the message that holds it; empty where nothing does
+   */
+  public record InRadio(long club, String name, int version, ChannelList list, List<Optional<String>> held) {}
+
+  /** A list's newest version, judged for its carriers with one radio. */
+  public InRadio inRadio(long account, long list, Radio radio) {
+    ListService.Seen seen = service.seen(account, list);
+    Audit audit = audits.under(seen.source(), audits.context(seen.source(), audits.today()).forRadios(List.of(radio)));
+    return new InRadio(seen.head().clubId(), seen.head().name(), seen.head().version(), audit.list(),
+        audit.entries().stream().map(entry -> FitController.holding(entry).map(Finding::message)).toList());
   }
 
   /** Makes sure that the account may see a list. */

@@ -94,7 +94,7 @@ final class MatrixColumns {
     LocalDate day = audits.today();
     AuditContext context = audits.context(source, day);
     String own = source.parent().map(ListStore.Head::context).orElse(source.head().context());
-    return context.with(Context.of(own).with(List.of()).at(day, roster, "[]").holders());
+    return context.with(Context.of(own).with(List.of()).at(day, roster, "[]", "[]").holders());
   }
 
   private static String holds(Holder holder) {

@@ -72,7 +72,7 @@ class Versions {
       return node.get("appended").asInt() + " entries added from a table";
     }
     return node.has("carriers") ? "who carries it" : node.has("settings") ? "place and house rules"
-        : node.has("name") ? "its name" : node.has("editionSeen") ? "looked at under the newest rules" : "something else";
+        : node.has("models") ? "the radios it is for" : node.has("name") ? "its name" : node.has("editionSeen") ? "looked at under the newest rules" : "something else";
   }
 
   private static String changes(JsonNode changes) {

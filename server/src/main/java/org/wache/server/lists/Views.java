@@ -61,7 +61,7 @@ public final class Views {
 
   /** A finding. */
   record FindingView(String rule, String title, String meaning, String severity, List<String> holders, String message,
-      List<SumLine> sum, String source, List<Cure> cures) {}
+      List<SumLine> sum, String source, List<Cure> cures, List<String> advice) {}
 
   /** A line of a sum: role is term, total, limit, inside or rest. */
   record SumLine(String role, String sign, String amount, String unit, String label) {}

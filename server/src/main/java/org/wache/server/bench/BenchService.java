@@ -1,0 +1,128 @@
+package org.wache.server.bench;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.wache.bench.image.Loading;
+import org.wache.radio.Radio;
+import org.wache.server.lists.ListTaking;
+import org.wache.server.problems.Missing;
+import org.wache.server.problems.Refused;
+import org.wache.server.radios.Fleet;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Plans and starts runs: which entries of a list go into which radios, and which stay out and why. */
+@Service
+class BenchService {
+
+  private static final int MOST_UNITS = 200;
+  private static final JsonMapper JSON = JsonMapper.builder().build();
+
+  private final BenchStore store;
+  private final ListTaking lists;
+  private final Fleet fleet;
+
+  BenchService(BenchStore store, ListTaking lists, Fleet fleet) {
+    this.store = store;
+    this.lists = lists;
+    this.fleet = fleet;
+  }
+
+  /** An entry that stays out of a radio, and why. */
+  record LeftOut(String number, String name, String reason) {}
+
+  /**
+   * What a run would do with one radio.
+   *
+   * @param blocked why it cannot be written; null when it can
+   */
+  record UnitPlan(long unit, String label, int entries, List<LeftOut> leftOut, String blocked, Loading loading) {}
+
+  /** What a run would do. */
+  record RunPlan(long club, String listName, int listVersion, List<UnitPlan> units) {}
+
+  /** Works out a run; entries on hold for a radio stay out of it. */
+  RunPlan plan(long account, long list, List<Long> units) {
+    if (units.isEmpty()) {
+      throw new Refused("Choose the radios.");
+    }
+    if (units.size() > MOST_UNITS) {
+      throw new Refused("Up to " + MOST_UNITS + " radios go in one run.");
+    }
+    Map<List<Object>, ListTaking.InRadio> judged = new HashMap<>();
+    Map<List<Object>, Loading> loadings = new HashMap<>();
+    List<UnitPlan> plans = new ArrayList<>();
+    ListTaking.InRadio any = null;
+    for (long id : units.stream().distinct().toList()) {
+      Fleet.Unit unit = fleet.unit(account, id);
+      Radio setting = new Radio(unit.radio().model(), unit.radio().lock(), Optional.empty(), unit.radio().inhibited());
+      List<Object> key = List.of(setting.model().name(), setting.lock().map(lock -> lock.name()).orElse(""), setting.inhibited());
+      any = judged.computeIfAbsent(key, none -> lists.inRadio(account, list, setting));
+      if (any.club() != unit.club()) {
+        throw new Missing("The radio");
+      }
+      ListTaking.InRadio in = any;
+      Loading loading = loadings.computeIfAbsent(key, none -> Loading.of(in.list(), setting.model(),
+          in.held().stream().map(Optional::isEmpty).toList()));
+      plans.add(planned(unit, in, loading));
+    }
+    return new RunPlan(any.club(), any.name(), any.version(), plans);
+  }
+
+  private UnitPlan planned(Fleet.Unit unit, ListTaking.InRadio in, Loading loading) {
+    List<LeftOut> out = new ArrayList<>();
+    for (int i = 0; i < in.held().size(); i++) {
+      if (!loading.placed().containsValue(i)) {
+        out.add(new LeftOut(in.list().channels().get(i).number(), in.list().channels().get(i).name(),
+            in.held().get(i).orElse("There is no memory for it.")));
+      }
+    }
+    String blocked = store.isOpen(unit.id()) ? "It is on the bench just now."
+        : loading.placed().isEmpty() ? "No entry of the list may go into it."
+        : fleet.held(unit.club(), unit.id()).map(message -> "It is held: " + message).orElse(null);
+    return new UnitPlan(unit.id(), unit.radio().label().orElse(""), loading.placed().size(), out, blocked, loading);
+  }
+
+  /** Starts a run on the version that was looked at. */
+  @Transactional
+  public long start(long account, long list, int version, List<Long> units, String callSign) {
+    RunPlan plan = plan(account, list, units);
+    if (plan.listVersion() != version) {
+      throw new Refused("The list was changed meanwhile: it is at version " + plan.listVersion() + ", and you looked at " + version
+          + ". Look at the plan again.");
+    }
+    plan.units().stream().filter(each -> each.blocked() != null).findFirst().ifPresent(each -> {
+      throw new Refused(each.label() + ": " + each.blocked() + " Leave it out of the run.");
+    });
+    long run = store.addRun(plan.club(), list, plan.listName(), plan.listVersion(), account, callSign);
+    plan.units().forEach(each -> store.addJob(run, each.unit(), each.loading().image().bytes(), each.entries(),
+        JSON.writeValueAsString(each.leftOut())));
+    return run;
+  }
+
+  /** Puts a radio that failed, or differs, back in the queue. */
+  @Transactional
+  public void again(long account, long job) {
+    BenchStore.Job found = store.job(account, job).orElseThrow(() -> new Missing("The work on this radio"));
+    if (store.isOpen(found.unit())) {
+      throw new Refused(found.label() + " is on the bench just now.");
+    }
+    fleet.held(fleet.unit(account, found.unit()).club(), found.unit()).ifPresent(message -> {
+      throw new Refused(found.label() + " is held: " + message);
+    });
+    if (!store.again(job)) {
+      throw new Refused(found.label() + " came off the bench well; there is nothing to do again.");
+    }
+  }
+
+  /** Takes what waits out of a run. */
+  @Transactional
+  public int stop(long account, long run) {
+    store.run(account, run).orElseThrow(() -> new Missing("The run"));
+    return store.stop(run);
+  }
+}

@@ -1,0 +1,173 @@
+package org.wache.server.lists;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import java.security.Principal;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import org.wache.audit.Audit;
+import org.wache.audit.EntryAudit;
+import org.wache.audit.Finding;
+import org.wache.audit.Remedies;
+import org.wache.audit.Slug;
+import org.wache.audit.Told;
+import org.wache.radio.Radio;
+import org.wache.server.accounts.WhoAsks;
+import org.wache.server.problems.Missing;
+import org.wache.server.radios.Fleet;
+
+/** How a list fits the radios: its entries against the models as they are set, and against what each is certified for. */
+@RestController
+class FitController {
+
+  private static final int KEPT = 12;
+
+  private final ListService service;
+  private final Audits audits;
+  private final ListStore store;
+  private final Fleet fleet;
+  private final WhoAsks who;
+  private final Map<Kept, List<Column>> kept = Collections.synchronizedMap(new Audits.Newest<>(KEPT));
+
+  private record Kept(Audits.Key key) {}
+
+  /** A radio and the list's audit with it alone. */
+  private record Column(Fleet.Setting setting, Audit audit) {}
+
+  FitController(ListService service, Audits audits, ListStore store, Fleet fleet, WhoAsks who) {
+    this.service = service;
+    this.audits = audits;
+    this.store = store;
+    this.fleet = fleet;
+    this.who = who;
+  }
+
+  /** The fit of a list: each column names its row of cells, a letter for each entry: h hold, q query, f fits, l listens. */
+  record FitTable(long list, String name, int version, @Schema(nullable = true) Long parent, List<MatrixController.MatrixEntry> entries,
+      List<FitColumn> columns, List<String> cells, List<Long> models) {}
+
+  /** A model as it is set: how many units are so, and what is wrong in short. */
+  record FitColumn(int key, long model, String name, String lock, int units, boolean judged, int cells, Views.Counts counts,
+      List<FitTrouble> troubles) {}
+
+  /** A kind of trouble: its rule, in words, and how many entries have it. */
+  record FitTrouble(String rule, String title, int entries) {}
+
+  /** Why a cell is as it is, with what cures it. */
+  record FitReason(String verdict, String radio, List<Views.FindingView> findings) {}
+
+  /** The models that a list is held against: those before, and those from now on. */
+  record ModelChoice(@NotNull List<@NotNull Long> before, @NotNull List<@NotNull Long> after) {}
+
+  @GetMapping("/api/lists/{list}/fit")
+  FitTable fit(Principal principal, @PathVariable long list) {
+    Source source = service.seen(who.account(principal).id(), list).source();
+    List<Column> columns = columns(source);
+    List<Long> models = store.models(list);
+    List<MatrixController.MatrixEntry> entries = audits.of(source).stored().stream().map(stored -> new MatrixController.MatrixEntry(stored.id(),
+        stored.channel().number(), stored.channel().name(), stored.channel().receive().map(f -> f.hertz()).orElse(null),
+        stored.channel().transmit().map(f -> f.hertz()).orElse(null))).toList();
+    Map<String, Integer> rows = new LinkedHashMap<>();
+    List<FitColumn> all = new ArrayList<>();
+    for (int c = 0; c < columns.size(); c++) {
+      all.add(column(c, columns.get(c), models, rows));
+    }
+    return new FitTable(list, source.head().name(), source.head().version(), source.head().parent().orElse(null), entries, all,
+        List.copyOf(rows.keySet()), models);
+  }
+
+  private static FitColumn column(int key, Column column, List<Long> models, Map<String, Integer> rows) {
+    StringBuilder row = new StringBuilder();
+    int[] counts = new int[128];
+    Map<Slug, Integer> troubles = new LinkedHashMap<>();
+    for (EntryAudit entry : column.audit().entries()) {
+      List<Finding> found = about(entry);
+      char letter = letter(entry, found);
+      counts[letter]++;
+      row.append(letter);
+      found.stream().map(Finding::slug).distinct().forEach(slug -> troubles.merge(slug, 1, Integer::sum));
+    }
+    List<FitTrouble> told = troubles.entrySet().stream().sorted(Map.Entry.<Slug, Integer>comparingByValue().reversed())
+        .map(each -> new FitTrouble(each.getKey().text(), DeskWriter.title(each.getKey()), each.getValue())).toList();
+    Fleet.Setting setting = column.setting();
+    return new FitColumn(key, setting.model(), setting.radio().model().name(), setting.radio().inhibited() ? "transmitter off"
+        : setting.radio().lock().map(lock -> lock.name()).orElse(""), setting.units(), models.contains(setting.model()),
+        rows.computeIfAbsent(row.toString(), any -> rows.size()), new Views.Counts(counts['h'], counts['q'], counts['l'], counts['f']), told);
+  }
+
+  private static char letter(EntryAudit entry, List<Finding> found) {
+    return found.stream().anyMatch(Finding::holds) ? 'h' : !found.isEmpty() ? 'q' : entry.channel().transmit().isEmpty() ? 'l' : 'f';
+  }
+
+  /** What is found on account of the radio. */
+  static List<Finding> about(EntryAudit entry) {
+    List<Finding> all = new ArrayList<>(entry.own());
+    entry.judgements().forEach(judgement -> all.addAll(judgement.findings()));
+    return all.stream().filter(finding -> finding.radio().isPresent()).toList();
+  }
+
+  /** Audits with one radio each; those without a model in the group have no columns. */
+  private List<Column> columns(Source source) {
+    Kept key = new Kept(audits.key(source));
+    List<Column> known = kept.get(key);
+    if (known == null) {
+      known = fleet.settings(source.head().clubId()).stream()
+          .map(setting -> new Column(setting, with(source, setting.radio()))).toList();
+      kept.put(key, known);
+    }
+    return known;
+  }
+
+  private Audit with(Source source, Radio radio) {
+    return audits.under(source, audits.context(source, audits.today()).forRadios(List.of(radio)));
+  }
+
+  /** Why an entry is so in a radio. */
+  @GetMapping("/api/lists/{list}/fit/{entry}")
+  FitReason reason(Principal principal, @PathVariable long list, @PathVariable long entry, @RequestParam int column) {
+    Source source = service.seen(who.account(principal).id(), list).source();
+    int position = audits.of(source).position(entry);
+    List<Column> columns = columns(source);
+    if (position < 0 || column < 0 || column >= columns.size()) {
+      throw new Missing("The cell");
+    }
+    Audit audit = columns.get(column).audit();
+    Remedies remedies = new Remedies(audit, position);
+    List<Views.FindingView> findings = Told.of(audit.auditor(), audit.entry(position)).stream()
+        .filter(told -> told.finding().radio().isPresent()).map(told -> DeskWriter.finding(told, remedies)).toList();
+    char letter = letter(audit.entry(position), about(audit.entry(position)));
+    return new FitReason(switch (letter) {
+      case 'h' -> "hold";
+      case 'q' -> "query";
+      case 'l' -> "listen";
+      default -> "clear";
+    }, columns.get(column).setting().words(), findings);
+  }
+
+  /** Chooses the models that the Desk holds the list against. */
+  @PutMapping("/api/lists/{list}/models")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void choose(Principal principal, @PathVariable long list, @Valid @RequestBody ModelChoice choice) {
+    service.setModels(who.account(principal).id(), list, choice.before(), choice.after());
+  }
+
+  /** The verdict of a whole list in one radio, for the bench. */
+  static Optional<Finding> holding(EntryAudit entry) {
+    List<Finding> all = new ArrayList<>(entry.own());
+    entry.judgements().forEach(judgement -> all.addAll(judgement.findings()));
+    return all.stream().filter(Finding::holds).findFirst();
+  }
+}

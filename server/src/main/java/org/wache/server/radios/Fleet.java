@@ -1,0 +1,91 @@
+package org.wache.server.radios;
+
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+import org.wache.exchange.RadioReader;
+import org.wache.radio.LockMode;
+import org.wache.radio.Radio;
+import org.wache.radio.RadioModel;
+import org.wache.server.problems.Missing;
+
+/** The radios of a group as the audit and the bench need them. */
+@Component
+public class Fleet {
+
+  private final RadioStore store;
+
+  Fleet(RadioStore store) {
+    this.store = store;
+  }
+
+  /**
+   * A model in one setting.
+   *
+   * @param model its key
+   * @param radio the model as it is set
+   * @param units how many units are set so
+   */
+  public record Setting(long model, Radio radio, int units) {
+
+    /** What messages call it. */
+    public String words() {
+      String how = radio.inhibited() ? ", transmitter off" : radio.lock().map(lock -> ", set to “" + lock.name() + "”").orElse("");
+      return radio.model().name() + how;
+    }
+  }
+
+  /** One unit: its key, and how it is to be. */
+  public record Unit(long id, long club, String serial, Radio radio) {}
+
+  /** Every model in every setting that units have; a model without units in no particular setting. */
+  public List<Setting> settings(long club) {
+    List<Setting> all = new ArrayList<>();
+    Map<Long, Map<List<Object>, Integer>> units = new LinkedHashMap<>();
+    for (RadioStore.StoredUnit unit : store.units(club)) {
+      units.computeIfAbsent(unit.modelId(), any -> new LinkedHashMap<>()).merge(List.of(unit.lock(), unit.inhibited()), 1, Integer::sum);
+    }
+    for (RadioStore.StoredModel stored : store.models(club)) {
+      RadioModel model = model(stored);
+      Map<List<Object>, Integer> set = units.getOrDefault(stored.id(), Map.of());
+      if (set.isEmpty()) {
+        all.add(new Setting(stored.id(), Radio.of(model), 0));
+      }
+      set.forEach((how, count) -> all.add(new Setting(stored.id(),
+          new Radio(model, model.coverage().lock((String) how.get(0)), Optional.empty(), (Boolean) how.get(1)), count)));
+    }
+    return all;
+  }
+
+  static RadioModel model(RadioStore.StoredModel stored) {
+    return RadioReader.model(stored.body().getBytes(StandardCharsets.UTF_8));
+  }
+
+  static Radio radio(RadioStore.StoredUnit unit, RadioModel model) {
+    Optional<LockMode> lock = model.coverage().lock(unit.lock());
+    return new Radio(model, lock, Optional.of(unit.label()), unit.inhibited());
+  }
+
+  /** A unit that the account may see. */
+  public Unit unit(long account, long unit) {
+    return unit(store.unit(account, unit).orElseThrow(() -> new Missing("The radio")));
+  }
+
+  /** A unit, for work that somebody was allowed to begin. */
+  public Unit unitOf(long unit) {
+    return unit(store.unitOf(unit));
+  }
+
+  private Unit unit(RadioStore.StoredUnit stored) {
+    return new Unit(stored.id(), stored.clubId(), stored.serial(), radio(stored, model(store.modelOf(stored.modelId()))));
+  }
+
+  /** Why a radio may not be handed out or written; empty when nothing speaks against it. */
+  public Optional<String> held(long club, long unit) {
+    return store.outOfTolerance(club).stream().filter(each -> each.unit() == unit).map(RadioStore.OutOfTolerance::message).findFirst();
+  }
+}

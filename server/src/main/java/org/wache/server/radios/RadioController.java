@@ -1,0 +1,204 @@
+package org.wache.server.radios;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.security.Principal;
+import java.time.OffsetDateTime;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import org.wache.radio.LockMode;
+import org.wache.radio.RadioModel;
+import org.wache.reference.RadioFacts;
+import org.wache.rulebook.Edition;
+import org.wache.server.accounts.WhoAsks;
+import org.wache.server.problems.Missing;
+import org.wache.server.rulebooks.Editions;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Models of radio, the radios of a group, and who has them. */
+@RestController
+class RadioController {
+
+  private static final JsonMapper JSON = JsonMapper.builder().build();
+
+  private final RadioStore store;
+  private final RadioService service;
+  private final Editions editions;
+  private final WhoAsks who;
+
+  RadioController(RadioStore store, RadioService service, Editions editions, WhoAsks who) {
+    this.store = store;
+    this.service = service;
+    this.editions = editions;
+    this.who = who;
+  }
+
+  /** The radios of a group. */
+  record Radios(List<ModelView> models, List<UnitView> units) {}
+
+  /** A model: what it can do in words, and its file. */
+  record ModelView(long id, int version, String name, String kind, String note, List<Ability> abilities, List<String> locks, int units,
+      boolean keypad, Map<String, Object> body) {}
+
+  /** An ability in words. */
+  record Ability(String what, String value) {}
+
+  /**
+   * A radio: held is why it may not be handed out; bench is the state of the newest work on it.
+   */
+  record UnitView(long id, int version, long model, String modelName, String serial, String label, String lock, boolean inhibited, String owner,
+      @Schema(nullable = true) Custody carrier, @Schema(nullable = true) Load load, List<RadioFact> facts, @Schema(nullable = true) String held,
+      @Schema(nullable = true) String bench, @Schema(nullable = true) Long run) {}
+
+  /** Who has a radio, or had it. */
+  record Custody(long id, long party, String name, String note, OffsetDateTime outAt, String outBy, @Schema(nullable = true) OffsetDateTime inAt,
+      @Schema(nullable = true) String inBy, String inNote) {}
+
+  /** What was put into a radio. */
+  record Load(long list, String name, int version, int entries, OffsetDateTime at, String by, boolean verified) {}
+
+  /** What is to be known of a radio. */
+  record RadioFact(boolean warning, String text, String source) {}
+
+  /** A model as a file. */
+  record ModelFile(@NotNull Map<String, Object> body) {}
+
+  /** A model as a file, in place of the version that it was begun on. */
+  record ModelChange(int version, @NotNull Map<String, Object> body) {}
+
+  /** A radio, in place of the version that it was begun on. */
+  record UnitChange(int version, @NotNull @Valid UnitDraft unit) {}
+
+  /** The key of what was made. */
+  record Made(long id) {}
+
+  /** Whom a radio is handed to. */
+  record HandOut(long party, @NotNull @Size(max = 500) String note) {}
+
+  /** What is to be said when a radio comes back. */
+  record HandIn(@NotNull @Size(max = 500) String note) {}
+
+  /** Everything that happened to a radio. */
+  record UnitHistory(UnitView unit, List<Load> loads, List<Custody> custody) {}
+
+  @GetMapping("/api/groups/{group}/radios")
+  Radios radios(Principal principal, @PathVariable long group) {
+    service.visible(who.account(principal).id(), group);
+    List<RadioStore.StoredModel> models = store.models(group);
+    List<UnitView> units = units(group, editions.ofGroup(who.account(principal).id(), group));
+    Map<Long, Long> counts = units.stream().collect(Collectors.groupingBy(UnitView::model, Collectors.counting()));
+    return new Radios(models.stream().map(each -> model(each, counts.getOrDefault(each.id(), 0L).intValue())).toList(), units);
+  }
+
+  @SuppressWarnings("unchecked")
+  private static ModelView model(RadioStore.StoredModel stored, int units) {
+    RadioModel model = Fleet.model(stored);
+    Map<String, Object> body = JSON.readValue(stored.body(), Map.class);
+    return new ModelView(stored.id(), stored.version(), stored.name(), model.kind().map(kind -> kind.words()).orElse(""),
+        String.valueOf(body.getOrDefault("note", "")), Abilities.of(model).stream().map(each -> new Ability(each.what(), each.value())).toList(),
+        model.coverage().lockModes().stream().map(LockMode::name).toList(), units, model.keypad().isPresent(), body);
+  }
+
+  private List<UnitView> units(long group, Edition edition) {
+    Map<Long, RadioModel> models = new HashMap<>();
+    Map<Long, RadioStore.Held> out = byUnit(store.out(group), RadioStore.Held::unit);
+    Map<Long, RadioStore.Loaded> loads = byUnit(store.loads(group), RadioStore.Loaded::unit);
+    Map<Long, RadioStore.OutOfTolerance> held = byUnit(store.outOfTolerance(group), RadioStore.OutOfTolerance::unit);
+    Map<Long, RadioStore.Work> work = byUnit(store.work(group), RadioStore.Work::unit);
+    return store.units(group).stream().map(unit -> {
+      RadioModel model = models.computeIfAbsent(unit.modelId(), id -> Fleet.model(store.modelOf(id)));
+      List<RadioFact> facts = RadioFacts.of(Fleet.radio(unit, model), edition).stream()
+          .map(fact -> new RadioFact(fact.weight() == RadioFacts.Weight.WARNING, fact.text(), fact.source())).toList();
+      RadioStore.Work newest = work.get(unit.id());
+      return new UnitView(unit.id(), unit.version(), unit.modelId(), model.name(), unit.serial(), unit.label(), unit.lock(), unit.inhibited(),
+          unit.owner(), out.containsKey(unit.id()) ? custody(out.get(unit.id())) : null,
+          loads.containsKey(unit.id()) ? load(loads.get(unit.id())) : null, facts,
+          held.containsKey(unit.id()) ? held.get(unit.id()).message() : null, newest == null ? null : newest.state(),
+          newest == null ? null : newest.run());
+    }).toList();
+  }
+
+  private static <T> Map<Long, T> byUnit(List<T> all, Function<T, Long> unit) {
+    return all.stream().collect(Collectors.toMap(unit, each -> each, (one, other) -> one));
+  }
+
+  private static Custody custody(RadioStore.Held held) {
+    return new Custody(held.id(), held.party(), held.name(), held.note(), held.outAt(), held.outBy(), held.inAt(), held.inBy(), held.inNote());
+  }
+
+  private static Load load(RadioStore.Loaded loaded) {
+    return new Load(loaded.list(), loaded.listName(), loaded.listVersion(), loaded.entries(), loaded.at(), loaded.by(), loaded.verified());
+  }
+
+  @GetMapping("/api/units/{unit}")
+  UnitHistory unit(Principal principal, @PathVariable long unit) {
+    RadioStore.StoredUnit stored = store.unit(who.account(principal).id(), unit).orElseThrow(() -> new Missing("The radio"));
+    UnitView view = units(stored.clubId(), editions.ofGroup(who.account(principal).id(), stored.clubId())).stream().filter(each -> each.id() == unit).findFirst().orElseThrow();
+    return new UnitHistory(view, store.loadsOf(unit).stream().map(RadioController::load).toList(),
+        store.custody(unit).stream().map(RadioController::custody).toList());
+  }
+
+  @PostMapping("/api/groups/{group}/models")
+  @ResponseStatus(HttpStatus.CREATED)
+  Made addModel(Principal principal, @PathVariable long group, @Valid @RequestBody ModelFile file) {
+    return new Made(service.addModel(who.account(principal).id(), group, JSON.writeValueAsString(file.body())));
+  }
+
+  @PutMapping("/api/models/{model}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void changeModel(Principal principal, @PathVariable long model, @Valid @RequestBody ModelChange change) {
+    service.changeModel(who.account(principal).id(), model, change.version(), JSON.writeValueAsString(change.body()));
+  }
+
+  @DeleteMapping("/api/models/{model}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void removeModel(Principal principal, @PathVariable long model, @RequestParam int version) {
+    service.removeModel(who.account(principal).id(), model, version);
+  }
+
+  @PostMapping("/api/groups/{group}/units")
+  @ResponseStatus(HttpStatus.CREATED)
+  Made addUnit(Principal principal, @PathVariable long group, @Valid @RequestBody UnitDraft unit) {
+    return new Made(service.addUnit(who.account(principal).id(), group, unit));
+  }
+
+  @PutMapping("/api/units/{unit}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void changeUnit(Principal principal, @PathVariable long unit, @Valid @RequestBody UnitChange change) {
+    service.changeUnit(who.account(principal).id(), unit, change.version(), change.unit());
+  }
+
+  @DeleteMapping("/api/units/{unit}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void removeUnit(Principal principal, @PathVariable long unit, @RequestParam int version) {
+    service.removeUnit(who.account(principal).id(), unit, version);
+  }
+
+  @PostMapping("/api/units/{unit}/hand-out")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void handOut(Principal principal, @PathVariable long unit, @Valid @RequestBody HandOut to) {
+    service.handOut(who.account(principal).id(), unit, to.party(), to.note().strip());
+  }
+
+  @PostMapping("/api/units/{unit}/hand-in")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void handIn(Principal principal, @PathVariable long unit, @Valid @RequestBody HandIn in) {
+    service.handIn(who.account(principal).id(), unit, in.note().strip());
+  }
+
+}

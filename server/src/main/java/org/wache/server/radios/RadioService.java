@@ -1,0 +1,198 @@
+package org.wache.server.radios;
+
+import java.nio.charset.StandardCharsets;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.wache.exchange.FileProblem;
+import org.wache.exchange.RadioReader;
+import org.wache.radio.LockMode;
+import org.wache.radio.RadioModel;
+import org.wache.server.accounts.AccountStore;
+import org.wache.server.problems.Missing;
+import org.wache.server.problems.Refused;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Models and radios: each change is one transaction, recorded, and never made over somebody else's. */
+@Service
+public class RadioService {
+
+  private static final int LONGEST_FILE = 100_000;
+  private static final int MOST_UNITS = 5_000;
+  private static final JsonMapper JSON = JsonMapper.builder().build();
+  private static final String CHANGED = "Somebody else changed it meanwhile. Nothing was saved: look at what is there now, and make your change again.";
+
+  private final RadioStore store;
+  private final AccountStore accounts;
+
+  RadioService(RadioStore store, AccountStore accounts) {
+    this.store = store;
+    this.accounts = accounts;
+  }
+
+  void visible(long account, long club) {
+    if (!accounts.isMember(account, club)) {
+      throw new Missing("The group");
+    }
+  }
+
+  /**
+   * Takes in a model.
+   *
+   * @param body a file of the format {@code wache-radio/1}
+   */
+  @Transactional
+  public long addModel(long account, long club, String body) {
+    visible(account, club);
+    RadioModel model = read(body);
+    free(club, model, 0);
+    long id = store.addModel(club, model.name(), body);
+    store.record(club, account, "model", id, null, body);
+    return id;
+  }
+
+  @Transactional
+  public void changeModel(long account, long id, int version, String body) {
+    RadioStore.StoredModel before = store.model(account, id).orElseThrow(() -> new Missing("The model"));
+    RadioModel model = read(body);
+    free(before.clubId(), model, id);
+    locksStay(before, model);
+    if (!store.changeModel(id, version, model.name(), body, false)) {
+      throw new Refused(CHANGED);
+    }
+    store.record(before.clubId(), account, "model", id, before.body(), body);
+  }
+
+  /** A setting that units have must not vanish from their model. */
+  private void locksStay(RadioStore.StoredModel before, RadioModel after) {
+    store.units(before.clubId()).stream().filter(unit -> unit.modelId() == before.id() && !unit.lock().isEmpty())
+        .filter(unit -> after.coverage().lock(unit.lock()).isEmpty()).findFirst().ifPresent(unit -> {
+          throw new Refused(unit.label() + " is set to “" + unit.lock() + "”, which the model would no longer have. Set the radio otherwise first.");
+        });
+  }
+
+  @Transactional
+  public void removeModel(long account, long id, int version) {
+    RadioStore.StoredModel before = store.model(account, id).orElseThrow(() -> new Missing("The model"));
+    if (store.isModelUsed(id)) {
+      throw new Refused("There are radios of this model. Take them out first.");
+    }
+    if (!store.changeModel(id, version, before.name(), before.body(), true)) {
+      throw new Refused(CHANGED);
+    }
+    store.record(before.clubId(), account, "model", id, before.body(), null);
+  }
+
+  private void free(long club, RadioModel model, long except) {
+    if (store.isModelNameTaken(club, model.name(), except)) {
+      throw new Refused("There is a model " + model.name() + " already. Give this one another name.");
+    }
+  }
+
+  private static RadioModel read(String body) {
+    if (body.length() > LONGEST_FILE) {
+      throw new Refused("A model has up to " + LONGEST_FILE + " characters.");
+    }
+    try {
+      return RadioReader.model(body.getBytes(StandardCharsets.UTF_8));
+    } catch (FileProblem e) {
+      throw new Refused(e.getMessage() + ".");
+    }
+  }
+
+  /** Takes in a radio. */
+  @Transactional
+  public long addUnit(long account, long club, UnitDraft given) {
+    visible(account, club);
+    UnitDraft draft = checked(account, club, given, 0);
+    if (store.units(club).size() >= MOST_UNITS) {
+      throw new Refused("A group has up to " + MOST_UNITS + " radios.");
+    }
+    long id = store.addUnit(club, draft);
+    store.record(club, account, "unit", id, null, JSON.writeValueAsString(draft));
+    return id;
+  }
+
+  @Transactional
+  public void changeUnit(long account, long id, int version, UnitDraft given) {
+    RadioStore.StoredUnit before = store.unit(account, id).orElseThrow(() -> new Missing("The radio"));
+    UnitDraft draft = checked(account, before.clubId(), given, id);
+    put(account, before, version, draft, false);
+  }
+
+  @Transactional
+  public void removeUnit(long account, long id, int version) {
+    RadioStore.StoredUnit before = store.unit(account, id).orElseThrow(() -> new Missing("The radio"));
+    store.out(before.clubId()).stream().filter(each -> each.unit() == id).findFirst().ifPresent(each -> {
+      throw new Refused(each.name() + " has this radio. Take it back first.");
+    });
+    put(account, before, version, draft(before), true);
+  }
+
+  private void put(long account, RadioStore.StoredUnit before, int version, UnitDraft draft, boolean removed) {
+    if (store.isOnTheBench(before.id())) {
+      throw new Refused(before.label() + " is on the bench just now. Wait until it is done, or stop it there.");
+    }
+    if (!store.changeUnit(before.id(), version, draft, removed)) {
+      throw new Refused(CHANGED);
+    }
+    store.record(before.clubId(), account, "unit", before.id(), JSON.writeValueAsString(draft(before)),
+        removed ? null : JSON.writeValueAsString(draft));
+  }
+
+  private static UnitDraft draft(RadioStore.StoredUnit unit) {
+    return new UnitDraft(unit.modelId(), unit.serial(), unit.label(), unit.lock(), unit.inhibited(), unit.owner());
+  }
+
+  private UnitDraft checked(long account, long club, UnitDraft given, long except) {
+    RadioModel model = store.model(account, given.model()).filter(stored -> stored.clubId() == club).map(Fleet::model)
+        .orElseThrow(() -> new Missing("The model"));
+    String serial = given.serial().strip();
+    if (store.isSerialTaken(club, serial, except)) {
+      throw new Refused("There is a radio with the serial number " + serial + " already.");
+    }
+    Optional<LockMode> lock = model.coverage().lock(given.lock());
+    if (lock.isEmpty() && !(given.lock().isBlank() && model.coverage().lockModes().isEmpty())) {
+      throw new Refused(model.coverage().lockModes().isEmpty() ? model.name() + " has no lock settings."
+          : "Say how it is set: " + String.join(", ", model.coverage().lockModes().stream().map(LockMode::name).toList()) + ".");
+    }
+    return new UnitDraft(given.model(), serial, given.label().strip(), lock.map(LockMode::name).orElse(""), given.inhibited(), given.owner().strip());
+  }
+
+  /** Hands a radio to somebody of the roster. */
+  @Transactional
+  public void handOut(long account, long id, long party, String note) {
+    RadioStore.StoredUnit unit = store.unit(account, id).orElseThrow(() -> new Missing("The radio"));
+    store.out(unit.clubId()).stream().filter(each -> each.unit() == id).findFirst().ifPresent(each -> {
+      throw new Refused(each.name() + " has " + unit.label() + ". Take it back first.");
+    });
+    store.outOfTolerance(unit.clubId()).stream().filter(each -> each.unit() == id).findFirst().ifPresent(each -> {
+      throw new Refused(unit.label() + " is held: " + each.message() + " Measure it again when it is mended.");
+    });
+    Optional<RadioStore.Work> work = store.work(unit.clubId()).stream().filter(each -> each.unit() == id).findFirst();
+    work.filter(each -> each.state().equals("waiting") || each.state().equals("running")).ifPresent(each -> {
+      throw new Refused(unit.label() + " is on the bench just now.");
+    });
+    work.filter(each -> each.state().equals("differs") || each.state().equals("failed")).ifPresent(each -> {
+      throw new Refused(unit.label() + " did not come off the bench well: " + each.message() + " Write it again first.");
+    });
+    if (unit.inhibited() && store.lastGoodInhibit(id).isEmpty()) {
+      throw new Refused(unit.label() + " is to have its transmitter off, and nobody has checked that it is. Put it on the bench, or check it on"
+          + " its page.");
+    }
+    if (!store.handOut(id, party, note, account)) {
+      throw new Missing("Whom you chose from the roster");
+    }
+    store.record(unit.clubId(), account, "out", id, null, JSON.writeValueAsString(java.util.Map.of("party", party, "note", note)));
+  }
+
+  /** Takes a radio back. */
+  @Transactional
+  public void handIn(long account, long id, String note) {
+    RadioStore.StoredUnit unit = store.unit(account, id).orElseThrow(() -> new Missing("The radio"));
+    if (!store.handIn(id, note, account)) {
+      throw new Refused("Nobody has " + unit.label() + ".");
+    }
+    store.record(unit.clubId(), account, "in", id, null, JSON.writeValueAsString(java.util.Map.of("note", note)));
+  }
+}
