@@ -3,11 +3,14 @@ import { Navigate, Route, Routes } from 'react-router';
 import { FirstAccount } from './accounts/FirstAccount';
 import { SignIn } from './accounts/SignIn';
 import { useSession } from './accounts/session';
+import { BenchPage } from './bench/BenchPage';
 import { DeskPage } from './desk/DeskPage';
+import { FitPage } from './fit/FitPage';
 import { IntakePage } from './intake/IntakePage';
 import { ListsPage } from './lists/ListsPage';
 import { MatrixPage } from './matrix/MatrixPage';
 import { PlanPage } from './plans/PlanPage';
+import { RadiosPage } from './radios/RadiosPage';
 import { RosterPage } from './roster/RosterPage';
 import { RulebookPage } from './rulebooks/RulebookPage';
 import { VersionsPage } from './versions/VersionsPage';
@@ -37,10 +40,14 @@ export function App() {
           <Route path="/lists" element={<ListsPage />} />
           <Route path="/lists/:list" element={<DeskPage />} />
           <Route path="/lists/:list/who" element={<MatrixPage />} />
+          <Route path="/lists/:list/fit" element={<FitPage />} />
           <Route path="/lists/:list/place" element={<PlacePage />} />
           <Route path="/lists/:list/versions" element={<VersionsPage />} />
           <Route path="/intake/:intake" element={<IntakePage />} />
           <Route path="/roster" element={<RosterPage />} />
+          <Route path="/radios" element={<RadiosPage />} />
+          <Route path="/bench" element={<BenchPage />} />
+          <Route path="/bench/:run" element={<BenchPage />} />
           <Route path="/plan" element={<PlanPage />} />
           <Route path="/rulebook" element={<RulebookPage />} />
           <Route path="*" element={<Navigate to="/lists" replace />} />

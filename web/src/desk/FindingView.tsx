@@ -43,6 +43,11 @@ export function FindingView({ finding, slip, everyone, cures, onCure, onDrop }: 
           <summary className="marker:text-edge hover:text-accent cursor-pointer">{finding.source}</summary>
           <p className="py-1">{finding.meaning}</p>
         </details>
+        {finding.advice.map((advice) => (
+          <p key={advice} className="text-second">
+            {advice}
+          </p>
+        ))}
         {finding.rule === 'duplicate-channel' && onDrop && (
           <div>
             <Button onClick={onDrop} className="text-second">

@@ -6,6 +6,7 @@ export function ListTabs({ list }: { list: number }) {
   const pages: [string, string][] = [
     [`/lists/${list}`, 'Desk'],
     [`/lists/${list}/who`, 'Who may key'],
+    [`/lists/${list}/fit`, 'Fit'],
     [`/lists/${list}/place`, 'Place and rules'],
     [`/lists/${list}/versions`, 'Versions'],
   ];

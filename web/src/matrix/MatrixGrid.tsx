@@ -9,6 +9,7 @@ const ROW = 28;
 const COLUMN = 30;
 const WIDE = 96;
 const NAMES = 430;
+const NAMES_ALONE = 310;
 const SHORT_NAMES = 176;
 const NARROW = '(max-width: 40rem)';
 const HEAD = 150;
@@ -16,6 +17,8 @@ const LOW_HEAD = 62;
 const FEW = 12;
 
 interface Props {
+  /** What the grid tells. */
+  label?: string;
   matrix: Schemas['Matrix'];
   columns: Schemas['MatrixColumn'][];
   decided: Decided[];
@@ -26,11 +29,19 @@ interface Props {
 }
 
 /** Entries down, people across; only what is in sight is drawn, and one cell has the focus. */
-export function MatrixGrid({ matrix, columns, decided, cell, onCell, onOpen }: Props) {
+export function MatrixGrid({
+  label = 'Who may key what',
+  matrix,
+  columns,
+  decided,
+  cell,
+  onCell,
+  onOpen,
+}: Props) {
   const scroller = useRef<HTMLDivElement>(null);
   const few = columns.length <= FEW;
   const narrow = window.matchMedia(NARROW).matches;
-  const names = narrow ? SHORT_NAMES : NAMES;
+  const names = narrow ? SHORT_NAMES : decided.length > 0 ? NAMES : NAMES_ALONE;
   const size = few ? WIDE : COLUMN;
   const head = few ? LOW_HEAD : HEAD;
   const rows = useVirtualizer({
@@ -86,7 +97,7 @@ export function MatrixGrid({ matrix, columns, decided, cell, onCell, onOpen }: P
       ref={scroller}
       role="grid"
       tabIndex={0}
-      aria-label="Who may key what"
+      aria-label={label}
       aria-rowcount={matrix.entries.length}
       aria-colcount={columns.length}
       aria-activedescendant={`cell-${cell.row}-${cell.column}`}
@@ -106,7 +117,7 @@ export function MatrixGrid({ matrix, columns, decided, cell, onCell, onOpen }: P
             {!narrow && (
               <>
                 <span className="w-24 text-right">Talks on, MHz</span>
-                <span className="pl-4">Decided by</span>
+                <span className="pl-4">{decided.length > 0 && 'Decided by'}</span>
               </>
             )}
           </div>

@@ -5,6 +5,8 @@ import { Wordmark } from './Wordmark';
 const PAGES: [string, string][] = [
   ['/lists', 'Lists'],
   ['/roster', 'Roster'],
+  ['/radios', 'Radios'],
+  ['/bench', 'Bench'],
   ['/plan', 'Band plan'],
   ['/rulebook', 'Rulebook'],
 ];

@@ -86,8 +86,8 @@ class OnAirTest {
 
   @Test
   void aRepeaterAnswersTheRightToneWithATailAndHearsTheCallSign() throws LinkFault {
-    radios.ether.repeater(mhz("146.340"), mhz("146.940"), Mode.FM, Optional.of(new Tone.Ctcss(1000)), 60_000);
-    radios.ether.repeater(mhz("147.735"), mhz("147.135"), Mode.FM, Optional.of(new Tone.Ctcss(1148)), 60_000);
+    radios.ether.repeater(mhz("146.340"), mhz("146.940"), Mode.FM, Optional.of(new Tone.Ctcss(1000)), Optional.empty(), 60_000);
+    radios.ether.repeater(mhz("147.735"), mhz("147.135"), Mode.FM, Optional.of(new Tone.Ctcss(1148)), Optional.empty(), 60_000);
     SimulatedPort port = loaded("A", Radios.entry("RIDGE", "146.940", "146.340", "tx_tone", "100.0"),
         Radios.entry("WEIR", "147.135", "147.735", "tx_tone", "100.0"), Radios.entry("NOTONE", "147.135", "147.735"));
     try (RadioLink link = Radios.link(port)) {
@@ -104,7 +104,7 @@ class OnAirTest {
   void theTailEnds() throws Exception {
     AtomicLong clock = new AtomicLong();
     var ether = new org.wache.bench.simulated.Ether(clock::get);
-    ether.repeater(mhz("146.340"), mhz("146.940"), Mode.FM, Optional.empty(), 1_000);
+    ether.repeater(mhz("146.340"), mhz("146.940"), Mode.FM, Optional.empty(), Optional.empty(), 1_000);
     var state = new org.wache.bench.simulated.SimulatedState(Radios.image(Radios.HERON, Radios.VALLEY), "Amateur", false);
     try (SimulatedPort port = new SimulatedPort(new org.wache.bench.simulated.SimulatedRadio(Radios.HERON, "A", state, ether, kept -> { }), 0);
         RadioLink link = Radios.link(port)) {

@@ -7,7 +7,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 @Controller
 class StaticPages {
 
-  @GetMapping({"/lists", "/lists/**", "/roster", "/roster/**", "/plan", "/rulebook", "/rulebook/**", "/intake/**", "/sign-in", "/first-account"})
+  @GetMapping({"/lists", "/lists/**", "/roster", "/roster/**", "/plan", "/radios", "/radios/**", "/units/**", "/bench", "/bench/**", "/trainer", "/trainer/**", "/rulebook", "/rulebook/**", "/intake/**", "/sign-in", "/first-account"})
   String application() {
     return "forward:/index.html";
   }

@@ -27,16 +27,18 @@ public final class Ether {
     private final Frequency output;
     private final Mode mode;
     private final Optional<Tone> opensWith;
+    private final Optional<Tone> sends;
     private final long tailNanos;
     private Object talker;
     private Optional<String> callSign = Optional.empty();
     private long upUntil;
 
-    private Repeater(Frequency input, Frequency output, Mode mode, Optional<Tone> opensWith, long tailNanos, long now) {
+    private Repeater(Frequency input, Frequency output, Mode mode, Optional<Tone> opensWith, Optional<Tone> sends, long tailNanos, long now) {
       this.input = input;
       this.output = output;
       this.mode = mode;
       this.opensWith = opensWith;
+      this.sends = sends;
       this.tailNanos = tailNanos;
       this.upUntil = now;
     }
@@ -51,10 +53,17 @@ public final class Ether {
     this.nanos = nanos;
   }
 
-  /** Puts up a stand-in for a repeater. */
-  public synchronized void repeater(Frequency input, Frequency output, Mode mode, Optional<Tone> opensWith, long tailMillis) {
+  /**
+   * Puts up a stand-in for a repeater.
+   *
+   * @param opensWith the tone that opens it; empty when it opens on any
+   * @param sends the tone it sends
+   * @param tailMillis how long its carrier stays after the last word, in milliseconds
+   */
+  public synchronized void repeater(Frequency input, Frequency output, Mode mode, Optional<Tone> opensWith, Optional<Tone> sends,
+      long tailMillis) {
     repeaters.removeIf(each -> each.input.equals(input) && each.output.equals(output));
-    repeaters.add(new Repeater(input, output, mode, opensWith, tailMillis * NANOS_IN_MILLI, nanos.getAsLong()));
+    repeaters.add(new Repeater(input, output, mode, opensWith, sends, tailMillis * NANOS_IN_MILLI, nanos.getAsLong()));
   }
 
   /** A radio keys; a call sign that is spoken is heard by whatever the signal opens. */
@@ -83,7 +92,7 @@ public final class Ether {
   synchronized boolean opens(Object radio, Frequency frequency, Mode mode, Optional<Tone> opensOn) {
     long now = nanos.getAsLong();
     Stream<OnAir> direct = keyed.entrySet().stream().filter(each -> !each.getKey().equals(radio)).map(Map.Entry::getValue);
-    Stream<OnAir> relayed = repeaters.stream().filter(each -> each.isUp(now)).map(each -> new OnAir(each.output, each.mode, each.opensWith));
+    Stream<OnAir> relayed = repeaters.stream().filter(each -> each.isUp(now)).map(each -> new OnAir(each.output, each.mode, each.sends));
     return Stream.concat(direct, relayed).anyMatch(signal -> signal.frequency().equals(frequency) && signal.mode() == mode
         && opens(opensOn, signal.tone()));
   }

@@ -17,7 +17,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** Plans and starts runs: which entries of a list go into which radios, and which stay out and why. */
 @Service
-class BenchService {
+public class BenchService {
 
   private static final int MOST_UNITS = 200;
   private static final JsonMapper JSON = JsonMapper.builder().build();

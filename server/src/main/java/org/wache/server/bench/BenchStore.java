@@ -106,7 +106,7 @@ class BenchStore {
               where state = 'waiting' or state = 'running' and heartbeat < now() - make_interval(secs => :broken)
               order by id for update skip locked limit 1)
             update bench_job set state = 'running', worker = :worker, heartbeat = now(), attempts = attempts + 1, stage = '', done = 0, total = 0,
-                   kept = false, message = '', cure = '', outcome = null, started_at = coalesce(started_at, now()), ended_at = null
+                   kept = false, message = '', cure = '', outcome = null, started_at = coalesce(bench_job.started_at, now()), ended_at = null
             from next, bench_run
             where bench_job.id = next.id and bench_run.id = bench_job.run_id
             returning bench_job.id, bench_job.run_id, bench_job.unit_id, bench_job.wanted, bench_job.entries, bench_job.attempts,

@@ -2,6 +2,7 @@ package org.wache.server.bench;
 
 import jakarta.annotation.PreDestroy;
 import java.io.IOException;
+import java.math.BigDecimal;
 import java.net.InetAddress;
 import java.net.InetSocketAddress;
 import java.util.Map;
@@ -15,6 +16,8 @@ import org.wache.bench.simulated.Fault;
 import org.wache.bench.simulated.SimulatedPort;
 import org.wache.bench.simulated.SimulatedRadio;
 import org.wache.bench.simulated.SimulatedState;
+import org.wache.server.directory.DirectoryLine;
+import org.wache.server.directory.StandInDirectory;
 import org.wache.server.radios.Fleet;
 import org.wache.signal.Frequency;
 import org.wache.signal.Mode;
@@ -26,6 +29,9 @@ import org.wache.signal.Tone;
  */
 @Component
 class SimulatedRadios {
+
+  private static final int TAIL_MS = 1_500;
+  private static final int MEGA = 6;
 
   private final BenchStore store;
   private final int baud;
@@ -81,17 +87,18 @@ class SimulatedRadios {
   }
 
   private Ether ether(long club) {
-    return ethers.computeIfAbsent(club, any -> new Ether(System::nanoTime));
+    return ethers.computeIfAbsent(club, any -> withRepeaters());
   }
 
-  /** Puts up a stand-in for a repeater near a group's radios. */
-  void repeater(long club, Frequency input, Frequency output, Mode mode, Optional<Tone> opensWith) {
-    ether(club).repeater(input, output, mode, opensWith, 1_500);
-  }
-
-  /** What the repeater with this output heard last. */
-  Optional<String> heardBy(long club, Frequency output) {
-    return ether(club).heardBy(output);
+  /** Near the simulated radios stand the invented repeaters of the stand-in directory. */
+  private static Ether withRepeaters() {
+    Ether ether = new Ether(System::nanoTime);
+    for (DirectoryLine line : StandInDirectory.shipped()) {
+      Frequency output = Frequency.ofMegahertz(line.outputMhz()).orElseThrow();
+      Frequency input = output.plus(new BigDecimal(line.offsetMhz()).movePointRight(MEGA).longValueExact());
+      Mode.parse(line.mode()).ifPresent(mode -> ether.repeater(input, output, mode, Tone.parse(line.access()), Tone.parse(line.toneOut()), TAIL_MS));
+    }
+    return ether;
   }
 
   /** Makes something go wrong with a unit. */

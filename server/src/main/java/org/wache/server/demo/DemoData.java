@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.springframework.beans.factory.annotation.Value;
@@ -13,10 +14,14 @@ import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.wache.server.accounts.AccountStore;
+import org.wache.server.bench.BenchService;
 import org.wache.server.directory.DirectoryLinks;
 import org.wache.server.lists.ListIntake;
 import org.wache.server.papers.PapersJson;
 import org.wache.server.plans.OverlayService;
+import org.wache.server.radios.PastMeasurements;
+import org.wache.server.radios.RadioService;
+import org.wache.server.radios.UnitDraft;
 import org.wache.server.roster.Party;
 import org.wache.server.roster.RosterService;
 import org.wache.server.tones.ToneKnowledge;
@@ -38,18 +43,24 @@ class DemoData implements ApplicationRunner {
   private final RosterService roster;
   private final OverlayService overlays;
   private final ToneKnowledgeStore tones;
+  private final RadioService radios;
+  private final PastMeasurements measurements;
+  private final BenchService bench;
   private final DirectoryLinks directory;
   private final PasswordEncoder encoder;
   private final TransactionTemplate transaction;
 
   DemoData(@Value("${wache.demo}") boolean demo, AccountStore accounts, ListIntake lists, RosterService roster,
-      OverlayService overlays, ToneKnowledgeStore tones, DirectoryLinks directory, PasswordEncoder encoder, TransactionTemplate transaction) {
+      OverlayService overlays, ToneKnowledgeStore tones, RadioService radios, PastMeasurements measurements, BenchService bench, DirectoryLinks directory, PasswordEncoder encoder, TransactionTemplate transaction) {
     this.demo = demo;
     this.accounts = accounts;
     this.lists = lists;
     this.roster = roster;
     this.overlays = overlays;
     this.tones = tones;
+    this.radios = radios;
+    this.measurements = measurements;
+    this.bench = bench;
     this.directory = directory;
     this.encoder = encoder;
     this.transaction = transaction;
@@ -89,6 +100,38 @@ class DemoData implements ApplicationRunner {
         text("ferry-and-orchard.context.json"), List.of(), "");
     lists.take(coordinator, valley, "Factory list of the new hand-helds", bytes("factory-handheld.csv"),
         text("factory-handheld.context.json"), List.of(), "");
+    long river = lists.take(coordinator, valley, "River hand-helds, spring", bytes("river-handhelds.csv"),
+        text("river-handhelds.context.json"), List.of(), "");
+    Map<String, Long> units = radios(coordinator, valley);
+    bench.start(coordinator, river, 1, List.of("River 1", "River 2", "River 4", "River 5", "River 7").stream().map(units::get).toList(), "KE9QRB");
+  }
+
+  /** Models, radios, who has them, and what was measured on them. */
+  private Map<String, Long> radios(long coordinator, long valley) {
+    Map<String, Long> models = new HashMap<>();
+    for (String file : List.of("heron-h2", "wren-p1", "otter-m5", "badger-b4", "curlew-c6", "plover-f2")) {
+      String body = text("radios/" + file + ".json");
+      models.put(JSON.readTree(body).path("model").asString(), radios.addModel(coordinator, valley, body));
+    }
+    Map<String, Long> people = new HashMap<>();
+    roster.parties(coordinator, valley).forEach(party -> people.put(party.name(), party.id()));
+    Map<String, Long> units = new HashMap<>();
+    JSON.readTree(text("units.json")).path("units").forEach(unit -> {
+      long id = radios.addUnit(coordinator, valley, new UnitDraft(models.get(unit.path("model").asString()), unit.path("serial").asString(),
+          unit.path("label").asString(), unit.path("lock").asString(""), false, unit.path("owner").asString()));
+      units.put(unit.path("label").asString(), id);
+      if (!unit.path("carrier").asString("").isEmpty()) {
+        radios.handOut(coordinator, id, people.get(unit.path("carrier").asString()), "");
+      }
+      if (unit.path("inhibited").asBoolean(false)) {
+        radios.changeUnit(coordinator, id, 1, new UnitDraft(models.get(unit.path("model").asString()), unit.path("serial").asString(),
+            unit.path("label").asString(), unit.path("lock").asString(""), true, unit.path("owner").asString()));
+      }
+    });
+    JSON.readTree(text("measurements.json")).path("measurements").forEach(each -> measurements.add(units.get(each.path("unit").asString()), coordinator,
+        new PastMeasurements.Past(each.path("kind").asString(), each.path("mhz").asString(), each.path("narrow").asBoolean(),
+            each.path("nominal").asString(""), each.path("measured").asString(), each.path("daysAgo").asInt())));
+    return units;
   }
 
   private static Party.Draft draft(JsonNode party) {

@@ -9,8 +9,11 @@ import java.io.UncheckedIOException;
 import java.net.InetAddress;
 import java.net.InetSocketAddress;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
 
 /**
  * A small repeater directory with invented repeaters, answering {@code GET /repeaters} on loopback with all of its lines.
@@ -29,12 +32,27 @@ public class StandInDirectory {
   }
 
   private HttpServer started() {
-    try (InputStream in = StandInDirectory.class.getResourceAsStream("/directory/repeaters.json")) {
-      lines = in.readAllBytes();
+    try {
+      lines = file();
       HttpServer made = HttpServer.create(new InetSocketAddress(InetAddress.getLoopbackAddress(), 0), 0);
       made.createContext("/repeaters", this::answer);
       made.start();
       return made;
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private static byte[] file() throws IOException {
+    try (InputStream in = StandInDirectory.class.getResourceAsStream("/directory/repeaters.json")) {
+      return in.readAllBytes();
+    }
+  }
+
+  /** The invented repeaters as they ship. */
+  public static List<DirectoryLine> shipped() {
+    try {
+      return JsonMapper.builder().build().readValue(file(), new TypeReference<List<DirectoryLine>>() {});
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }

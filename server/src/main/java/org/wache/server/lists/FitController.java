@@ -67,7 +67,7 @@ class FitController {
   record FitTrouble(String rule, String title, int entries) {}
 
   /** Why a cell is as it is, with what cures it. */
-  record FitReason(String verdict, String radio, List<Views.FindingView> findings) {}
+  record FitReason(String verdict, String radio, int version, Map<String, String> fields, List<Views.FindingView> findings) {}
 
   /** The models that a list is held against: those before, and those from now on. */
   record ModelChoice(@NotNull List<@NotNull Long> before, @NotNull List<@NotNull Long> after) {}
@@ -154,7 +154,7 @@ class FitController {
       case 'q' -> "query";
       case 'l' -> "listen";
       default -> "clear";
-    }, columns.get(column).setting().words(), findings);
+    }, columns.get(column).setting().words(), source.head().version(), DeskWriter.fields(audit.entry(position).channel()), findings);
   }
 
   /** Chooses the models that the Desk holds the list against. */

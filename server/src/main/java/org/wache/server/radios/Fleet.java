@@ -11,6 +11,7 @@ import org.wache.exchange.RadioReader;
 import org.wache.radio.LockMode;
 import org.wache.radio.Radio;
 import org.wache.radio.RadioModel;
+import org.wache.server.accounts.AccountStore;
 import org.wache.server.problems.Missing;
 
 /** The radios of a group as the audit and the bench need them. */
@@ -18,9 +19,11 @@ import org.wache.server.problems.Missing;
 public class Fleet {
 
   private final RadioStore store;
+  private final AccountStore accounts;
 
-  Fleet(RadioStore store) {
+  Fleet(RadioStore store, AccountStore accounts) {
     this.store = store;
+    this.accounts = accounts;
   }
 
   /**
@@ -68,6 +71,13 @@ public class Fleet {
   static Radio radio(RadioStore.StoredUnit unit, RadioModel model) {
     Optional<LockMode> lock = model.coverage().lock(unit.lock());
     return new Radio(model, lock, Optional.of(unit.label()), unit.inhibited());
+  }
+
+  /** Makes sure that the account is in the group. */
+  public void visible(long account, long club) {
+    if (!accounts.isMember(account, club)) {
+      throw new Missing("The group");
+    }
   }
 
   /** A unit that the account may see. */

@@ -1,0 +1,153 @@
+package org.wache.server.bench;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.security.Principal;
+import java.time.OffsetDateTime;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import java.util.stream.StreamSupport;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import org.wache.server.accounts.AccountStore;
+import org.wache.server.accounts.WhoAsks;
+import org.wache.server.problems.Missing;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Runs of the bench: planned, started, watched, begun again. */
+@RestController
+class BenchController {
+
+  private static final int MOST_RUNS = 50;
+  private static final JsonMapper JSON = JsonMapper.builder().build();
+
+  private final BenchService service;
+  private final BenchStore store;
+  private final SimulatedRadios radios;
+  private final AccountStore accounts;
+  private final WhoAsks who;
+
+  BenchController(BenchService service, BenchStore store, SimulatedRadios radios, AccountStore accounts, WhoAsks who) {
+    this.service = service;
+    this.store = store;
+    this.radios = radios;
+    this.accounts = accounts;
+    this.who = who;
+  }
+
+  /** What a run would do. */
+  record BenchPlan(long list, String name, int version, List<PlannedUnit> units) {}
+
+  /** What a run would do with one radio; blocked is why it cannot be written. */
+  record PlannedUnit(long unit, String label, int entries, List<StaysOut> leftOut, @Schema(nullable = true) String blocked) {}
+
+  /** An entry that stays out, and why. */
+  record StaysOut(String number, String name, String reason) {}
+
+  /** The radios of a run, on the version of the list that was looked at; the call sign is spoken when keys are tried. */
+  record RunStart(int version, @NotNull List<@NotNull Long> units, @NotBlank @Size(max = 20) String callSign) {}
+
+  /** A run with the work on each radio. */
+  record BenchRun(long id, long list, String name, int version, String by, String callSign, OffsetDateTime startedAt, List<BenchJob> jobs) {}
+
+  /**
+   * The work on a radio: state is waiting, running, good, differs, failed or stopped; attempts above 1 when it was begun
+   * again; fault is what was made to go wrong with a simulated radio.
+   */
+  record BenchJob(long id, long unit, String label, String model, String state, String stage, int done, int total, int entries, int leftOut,
+      int attempts, boolean kept, String message, String cure, @Schema(nullable = true) OffsetDateTime startedAt,
+      @Schema(nullable = true) OffsetDateTime endedAt, @Schema(nullable = true) String fault) {}
+
+  /** What came of the work on a radio, in full. */
+  record JobReport(BenchJob job, List<StaysOut> leftOut, List<Differs> differences, List<Pressed> presses) {}
+
+  /** A difference between what was wanted and what was read back. */
+  record Differs(int memory, String name, String what, String wanted, String found) {}
+
+  /** A press of the key: memory 0 is a frequency outside the limits. */
+  record Pressed(int memory, String name, String mhz, boolean shouldKey, boolean keyed, String why) {}
+
+  /** How many were taken out of the queue. */
+  record TakenOut(int jobs) {}
+
+  /** The key of the run. */
+  record Started(long id) {}
+
+  @GetMapping("/api/lists/{list}/bench-plan")
+  BenchPlan plan(Principal principal, @PathVariable long list, @RequestParam List<Long> units) {
+    BenchService.RunPlan plan = service.plan(who.account(principal).id(), list, units);
+    return new BenchPlan(list, plan.listName(), plan.listVersion(), plan.units().stream().map(each -> new PlannedUnit(each.unit(), each.label(),
+        each.entries(), each.leftOut().stream().map(out -> new StaysOut(out.number(), out.name(), out.reason())).toList(), each.blocked())).toList());
+  }
+
+  @PostMapping("/api/lists/{list}/runs")
+  @ResponseStatus(HttpStatus.CREATED)
+  Started start(Principal principal, @PathVariable long list, @Valid @RequestBody RunStart start) {
+    return new Started(service.start(who.account(principal).id(), list, start.version(), start.units(), start.callSign().strip()));
+  }
+
+  @GetMapping("/api/groups/{group}/runs")
+  List<BenchRun> runs(Principal principal, @PathVariable long group) {
+    long account = who.account(principal).id();
+    if (!accounts.isMember(account, group)) {
+      throw new Missing("The group");
+    }
+    List<BenchStore.Run> runs = store.runs(account, group, MOST_RUNS);
+    Map<Long, List<BenchStore.Job>> jobs = store.jobs(runs.stream().map(BenchStore.Run::id).toList()).stream()
+        .collect(Collectors.groupingBy(BenchStore.Job::run));
+    return runs.stream().map(run -> view(run, jobs.getOrDefault(run.id(), List.of()))).toList();
+  }
+
+  @GetMapping("/api/runs/{run}")
+  BenchRun run(Principal principal, @PathVariable long run) {
+    BenchStore.Run found = store.run(who.account(principal).id(), run).orElseThrow(() -> new Missing("The run"));
+    return view(found, store.jobs(List.of(run)));
+  }
+
+  private BenchRun view(BenchStore.Run run, List<BenchStore.Job> jobs) {
+    return new BenchRun(run.id(), run.list(), run.listName(), run.listVersion(), run.by(), run.callSign(), run.startedAt(),
+        jobs.stream().map(this::view).toList());
+  }
+
+  private BenchJob view(BenchStore.Job job) {
+    return new BenchJob(job.id(), job.unit(), job.label(), job.model(), job.state(), job.stage(), job.done(), job.total(), job.entries(),
+        JSON.readTree(job.leftOut()).size(), job.attempts(), job.kept(), job.message(), job.cure(), job.startedAt(), job.endedAt(),
+        radios.fault(job.unit()).map(fault -> fault.text()).orElse(null));
+  }
+
+  @GetMapping("/api/jobs/{job}")
+  JobReport job(Principal principal, @PathVariable long job) {
+    BenchStore.Job found = store.job(who.account(principal).id(), job).orElseThrow(() -> new Missing("The work on this radio"));
+    JsonNode outcome = found.outcome() == null ? JSON.createObjectNode() : JSON.readTree(found.outcome());
+    List<StaysOut> out = new ArrayList<>();
+    JSON.readTree(found.leftOut()).forEach(each -> out.add(JSON.treeToValue(each, StaysOut.class)));
+    return new JobReport(view(found), out, all(outcome.path("differences"), Differs.class), all(outcome.path("trials"), Pressed.class));
+  }
+
+  private static <T> List<T> all(JsonNode array, Class<T> type) {
+    return StreamSupport.stream(array.spliterator(), false).map(each -> JSON.treeToValue(each, type)).toList();
+  }
+
+  @PostMapping("/api/jobs/{job}/again")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void again(Principal principal, @PathVariable long job) {
+    service.again(who.account(principal).id(), job);
+  }
+
+  @PostMapping("/api/runs/{run}/stop")
+  TakenOut stop(Principal principal, @PathVariable long run) {
+    return new TakenOut(service.stop(who.account(principal).id(), run));
+  }
+}

@@ -1,0 +1,47 @@
+package org.wache.server.radios;
+
+import java.time.OffsetDateTime;
+import java.util.List;
+import java.util.Locale;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Measurements: only ever added to. */
+@Repository
+class MeasurementStore {
+
+  private static final JsonMapper JSON = JsonMapper.builder().build();
+
+  private final JdbcClient jdbc;
+
+  MeasurementStore(JdbcClient jdbc) {
+    this.jdbc = jdbc;
+  }
+
+  /** A measurement as it is kept; sum is JSON. */
+  record Kept(long id, String kind, String mhz, String nominal, String measured, String verdict, String sum, String message, String source,
+      OffsetDateTime at, String by) {}
+
+  List<Kept> of(long unit) {
+    return jdbc.sql("""
+            select measurement.id, kind, mhz, nominal, measured, verdict, sum, message, source, at, account.name as by
+            from measurement join account on account.id = measurement.account_id where unit_id = :unit order by measurement.id desc
+            """)
+        .param("unit", unit).query((row, n) -> new Kept(row.getLong("id"), row.getString("kind"), row.getString("mhz"), row.getString("nominal"),
+            row.getString("measured"), row.getString("verdict"), row.getString("sum"), row.getString("message"), row.getString("source"),
+            row.getObject("at", OffsetDateTime.class), row.getString("by"))).list();
+  }
+
+  long add(long unit, long account, Measuring measuring, OffsetDateTime at) {
+    String sum = JSON.writeValueAsString(measuring.judged().sum().lines().stream().map(line -> new MeasurementController.ToleranceLine(
+        line.role().name().toLowerCase(Locale.ROOT), line.sign(), line.amount(), line.unit(), line.label())).toList());
+    return jdbc.sql("""
+            insert into measurement (unit_id, kind, mhz, nominal, measured, verdict, sum, message, source, account_id, at)
+            values (:unit, :kind, :mhz, :nominal, :measured, :verdict, :sum::jsonb, :message, :source, :account, :at) returning id
+            """)
+        .param("unit", unit).param("kind", measuring.measurement().kind().key()).param("mhz", measuring.measurement().at().megahertz()).param("nominal", measuring.nominal())
+        .param("measured", measuring.measured()).param("verdict", measuring.judged().in() ? "in" : "out").param("sum", sum).param("message", measuring.judged().message())
+        .param("source", measuring.judged().source()).param("account", account).param("at", at).query(Long.class).single();
+  }
+}

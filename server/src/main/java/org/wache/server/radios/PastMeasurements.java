@@ -1,0 +1,33 @@
+package org.wache.server.radios;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.OffsetDateTime;
+import org.springframework.stereotype.Component;
+import org.wache.rulebook.RulebookReader;
+
+/** Measurements that were written down elsewhere, taken in with their day. */
+@Component
+public class PastMeasurements {
+
+  private final RadioStore radios;
+  private final MeasurementStore store;
+  private final Clock clock;
+
+  PastMeasurements(RadioStore radios, MeasurementStore store, Clock clock) {
+    this.radios = radios;
+    this.store = store;
+    this.clock = clock;
+  }
+
+  /** A measurement so many days ago. */
+  public record Past(String kind, String mhz, boolean narrow, String nominal, String measured, int daysAgo) {}
+
+  /** Takes one in, held against the limits of its day. */
+  public void add(long unit, long account, Past past) {
+    LocalDate day = LocalDate.now(clock).minusDays(past.daysAgo());
+    Measuring measuring = Measuring.of(new MeasurementController.Measured(past.kind(), past.mhz(), past.narrow(), past.nominal(), past.measured()),
+        Fleet.model(radios.modelOf(radios.unitOf(unit).modelId())), RulebookReader.shipped("us").on(day));
+    store.add(unit, account, measuring, OffsetDateTime.now(clock).minusDays(past.daysAgo()));
+  }
+}

@@ -1,0 +1,69 @@
+import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { api, data } from '../api/client';
+
+const FAULTS: [string, string, number][] = [
+  ['cable-out', 'Pull the cable out now', 0],
+  ['cable-out', 'Pull the cable out in a moment', 15],
+  ['flat-battery', 'Battery flat in a moment', 15],
+  ['wrong-model', 'Another radio on the cable', 0],
+  ['checksum', 'Every answer damaged', 5],
+  ['checksum-once', 'One answer damaged', 5],
+];
+
+const WORDS: Record<string, string> = {
+  'cable-out': 'cable out',
+  'flat-battery': 'battery flat',
+  'wrong-model': 'another radio',
+  checksum: 'answers damaged',
+  'checksum-once': 'one answer damaged',
+};
+
+/** Makes something go wrong with a simulated radio, to see what the bench does; and mends it. */
+export function FaultMenu({ unit, label, fault }: { unit: number; label: string; fault?: string }) {
+  const queries = useQueryClient();
+  const change = useMutation({
+    mutationFn: ([what, after]: [string, number]) =>
+      data(
+        api.PUT('/api/units/{unit}/fault', {
+          params: { path: { unit } },
+          body: { fault: what, after },
+        }),
+      ),
+    onSettled: () => queries.invalidateQueries({ queryKey: ['runs'] }),
+  });
+  const item = 'data-focus:bg-accent-wash block w-full px-3 py-1 text-left';
+  return (
+    <Menu>
+      <MenuButton
+        aria-label={`Simulated radio ${label}`}
+        className={`text-second rounded border border-transparent px-1.5 hover:border-current ${fault ? 'text-query' : 'text-soft'}`}
+      >
+        {fault ? `simulated: ${WORDS[fault]}` : 'simulated'}
+      </MenuButton>
+      <MenuItems
+        anchor="bottom end"
+        className="border-edge bg-sheet text-second z-30 rounded border py-1 shadow-lg focus:outline-none"
+      >
+        {fault && (
+          <MenuItem>
+            <button
+              type="button"
+              className={`${item} font-semibold`}
+              onClick={() => change.mutate(['none', 0])}
+            >
+              Mend it
+            </button>
+          </MenuItem>
+        )}
+        {FAULTS.map(([what, words, after]) => (
+          <MenuItem key={words}>
+            <button type="button" className={item} onClick={() => change.mutate([what, after])}>
+              {words}
+            </button>
+          </MenuItem>
+        ))}
+      </MenuItems>
+    </Menu>
+  );
+}

@@ -1,0 +1,163 @@
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMemo, useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { api, data, type Cure, type Schemas } from '../api/client';
+import { ListHeader } from '../desk/ListHeader';
+import { MatrixGrid } from '../matrix/MatrixGrid';
+import { type Cell } from '../matrix/cells';
+import { Button } from '../ui/Button';
+import { Notice } from '../ui/Notice';
+import { VERDICTS, VerdictMark, verdictWord } from '../ui/VerdictMark';
+import { FitPanel } from './FitPanel';
+import { asMatrix } from './asMatrix';
+
+/** How the list fits the radios: its entries against the models as they are set, each cell with its cure. */
+export function FitPage() {
+  const list = Number(useParams().list);
+  const go = useNavigate();
+  const queries = useQueryClient();
+  const [cell, setCell] = useState<Cell>({ row: 0, column: 0 });
+  const [trouble, setTrouble] = useState(false);
+  const fit = useQuery({
+    queryKey: ['fit', list],
+    placeholderData: keepPreviousData,
+    queryFn: () => data(api.GET('/api/lists/{list}/fit', { params: { path: { list } } })),
+  });
+  const matrix = useMemo(() => (fit.data ? asMatrix(fit.data, trouble) : undefined), [fit.data, trouble]);
+  const refresh = () =>
+    Promise.all([
+      queries.invalidateQueries({ queryKey: ['fit', list] }),
+      queries.invalidateQueries({ queryKey: ['fit-reason', list] }),
+      queries.invalidateQueries({ queryKey: ['desk', list] }),
+      queries.invalidateQueries({ queryKey: ['lists'] }),
+    ]);
+  const cure = useMutation({
+    mutationFn: ({ entry, reason, by }: { entry: number; reason: Schemas['FitReason']; by: Cure }) =>
+      data(
+        api.POST('/api/lists/{list}/changes', {
+          params: { path: { list } },
+          body: {
+            version: reason.version,
+            order: null,
+            changes: [
+              {
+                kind: 'edit',
+                entry,
+                behind: null,
+                before: Object.fromEntries(
+                  Object.keys(by.changes).map((key) => [key, reason.fields[key] ?? '']),
+                ),
+                after: by.changes,
+              },
+            ],
+          },
+        }),
+      ),
+    onSuccess: refresh,
+  });
+  const choose = useMutation({
+    mutationFn: (models: number[]) =>
+      data(
+        api.PUT('/api/lists/{list}/models', {
+          params: { path: { list } },
+          body: { before: fit.data!.models, after: models },
+        }),
+      ),
+    onSuccess: refresh,
+  });
+  const column = matrix?.columns[cell.column];
+  const fitColumn = fit.data?.columns.find((each) => each.key === column?.key);
+  const entry = matrix?.entries[cell.row];
+  const problem = fit.error ?? cure.error ?? choose.error;
+  return (
+    <div className="flex h-full flex-col">
+      <title>{`Fit · ${fit.data?.name ?? ''} · Wache`}</title>
+      <ListHeader list={list} name={fit.data?.name} />
+      <section
+        aria-label="What is shown"
+        className="border-line flex flex-wrap items-center gap-x-4 gap-y-1 border-b px-3 py-1.5"
+      >
+        <label className="flex items-center gap-1.5">
+          <input
+            type="checkbox"
+            checked={trouble}
+            onChange={(event) => {
+              setTrouble(event.target.checked);
+              setCell({ row: 0, column: cell.column });
+            }}
+          />
+          Only entries with trouble
+        </label>
+        <span className="grow" />
+        <span className="text-second text-soft flex flex-wrap gap-x-3">
+          {VERDICTS.map((verdict) => (
+            <span key={verdict} className="inline-flex items-center gap-1">
+              <VerdictMark verdict={verdict} size={12} />
+              {
+                { hold: 'does not go in', query: 'goes in otherwise', clear: 'fits', listen: 'listens' }[
+                  verdict
+                ]
+              }
+              <span className="sr-only">({verdictWord(verdict)})</span>
+            </span>
+          ))}
+        </span>
+        <Link to={`/bench?list=${list}`} className="text-accent underline-offset-2 hover:underline">
+          Put it into radios
+        </Link>
+      </section>
+      {problem && (
+        <div className="p-3">
+          <Notice message={problem.message}>
+            {cure.error && (
+              <Button onClick={() => void refresh().then(() => cure.reset())}>Look again</Button>
+            )}
+          </Notice>
+        </div>
+      )}
+      {matrix && fit.data && (
+        <div className="flex min-h-0 grow max-lg:flex-col">
+          <main className="min-h-0 min-w-0 grow">
+            {fit.data.columns.length === 0 ? (
+              <p className="text-soft max-w-prose p-4">
+                There is no model of radio yet.{' '}
+                <Link to="/radios?show=models" className="text-accent underline-offset-2 hover:underline">
+                  Make one
+                </Link>
+                , and this page says which entries go into it.
+              </p>
+            ) : matrix.entries.length === 0 ? (
+              <p className="text-soft p-4">
+                {fit.data.entries.length === 0 ? 'The list is empty.' : 'Every entry fits every radio.'}
+              </p>
+            ) : (
+              <MatrixGrid
+                label="How the list fits"
+                matrix={matrix}
+                columns={matrix.columns}
+                decided={[]}
+                cell={cell}
+                onCell={setCell}
+                onOpen={(id) => void go(`/lists/${list}?entry=${id}`)}
+              />
+            )}
+          </main>
+          {fitColumn && (
+            <FitPanel
+              list={list}
+              column={fitColumn}
+              entry={entry}
+              variant={fit.data.parent !== null}
+              busy={cure.isPending || choose.isPending}
+              onCure={(reason, by) => entry && cure.mutate({ entry: entry.id, reason, by })}
+              onJudge={(judged) => {
+                const others = fit.data.models.filter((id) => id !== fitColumn.model);
+                choose.mutate(judged ? [...others, fitColumn.model] : others);
+              }}
+            />
+          )}
+        </div>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,124 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { Link } from 'react-router';
+import { api, data, type Cure, type Schemas } from '../api/client';
+import { SumView } from '../desk/SumView';
+import { Button } from '../ui/Button';
+import { Notice } from '../ui/Notice';
+import { VerdictMark, VerdictWord, verdictEdge, verdictWord } from '../ui/VerdictMark';
+
+interface Props {
+  list: number;
+  column: Schemas['FitColumn'];
+  entry?: Schemas['MatrixEntry'];
+  /** A variant's entries are changed in the list it follows. */
+  variant: boolean;
+  busy: boolean;
+  onCure: (reason: Schemas['FitReason'], cure: Cure) => void;
+  onJudge: (judged: boolean) => void;
+}
+
+/** What is wrong with the list in one radio, and with one entry of it, with the cures that were proved. */
+export function FitPanel({ list, column, entry, variant, busy, onCure, onJudge }: Props) {
+  const reason = useQuery({
+    queryKey: ['fit-reason', list, entry?.id, column.key],
+    enabled: entry !== undefined,
+    placeholderData: keepPreviousData,
+    queryFn: ({ signal }) =>
+      data(
+        api.GET('/api/lists/{list}/fit/{entry}', {
+          params: { path: { list, entry: entry!.id }, query: { column: column.key } },
+          signal,
+        }),
+      ),
+  });
+  const name = column.lock ? `${column.name}, ${column.lock}` : column.name;
+  return (
+    <aside
+      aria-label="Why"
+      aria-live="polite"
+      className="border-line flex w-full shrink-0 flex-col gap-3 overflow-y-auto border-l p-3 max-lg:max-h-[45%] max-lg:border-t max-lg:border-l-0 lg:w-[380px]"
+    >
+      <section aria-label={name} className="border-line flex flex-col gap-1 border-b pb-3">
+        <h2 className="text-title font-semibold">{name}</h2>
+        <p className="text-second text-soft">
+          {column.units === 0
+            ? 'no radio of this model'
+            : column.units === 1
+              ? '1 radio'
+              : `${column.units} radios`}
+          {`: ${column.counts.clear} fit, ${column.counts.listen} listen, ${column.counts.query} go in otherwise, ${column.counts.hold} do not go in`}
+        </p>
+        <ul className="text-second">
+          {column.troubles.map((trouble) => (
+            <li key={trouble.rule} className="flex gap-2">
+              <span className="w-7 text-right font-mono">{trouble.entries}</span>
+              <span>{trouble.title}</span>
+            </li>
+          ))}
+        </ul>
+        <label className="flex items-center gap-1.5 pt-1">
+          <input
+            type="checkbox"
+            checked={column.judged}
+            disabled={busy}
+            onChange={(event) => onJudge(event.target.checked)}
+          />
+          Hold the list against the {column.name} on the Desk too
+        </label>
+      </section>
+      {reason.error && <Notice message={reason.error.message} />}
+      {entry && reason.data && (
+        <div className={`flex flex-col gap-3 ${reason.isPlaceholderData ? 'opacity-40' : ''}`}>
+          <h3 className="flex items-baseline gap-3">
+            <span className="font-semibold">{entry.name || `Number ${entry.number}`}</span>
+            <VerdictWord verdict={reason.data.verdict} />
+          </h3>
+          {reason.data.findings.length === 0 && (
+            <p className="text-soft">
+              {reason.data.verdict === 'listen' ? 'It goes in, and only listens.' : 'It goes in as it is.'}
+            </p>
+          )}
+          {reason.data.findings.map((finding) => (
+            <section
+              key={finding.rule + finding.message}
+              className={`border-line bg-sheet flex flex-col gap-1.5 rounded border border-l-[3px] px-3 py-2 ${verdictEdge[finding.severity]}`}
+            >
+              <p>{finding.message}</p>
+              {finding.sum.length > 0 && <SumView lines={finding.sum} />}
+              {finding.advice.map((advice) => (
+                <p key={advice} className="text-second">
+                  {advice}
+                </p>
+              ))}
+              {!variant && finding.cures.length > 0 && (
+                <div className="flex flex-wrap gap-1.5">
+                  {finding.cures.map((cure) => (
+                    <Button
+                      key={cure.label}
+                      className="text-second max-w-full"
+                      disabled={busy || reason.isPlaceholderData}
+                      onClick={() => onCure(reason.data, cure)}
+                    >
+                      <span className="truncate">{cure.label}</span>
+                      <span className="text-soft inline-flex items-center gap-1">
+                        → <VerdictMark verdict={cure.verdictAfter} size={11} />
+                        {verdictWord(cure.verdictAfter).toLowerCase()}
+                      </span>
+                    </Button>
+                  ))}
+                </div>
+              )}
+              <p className="text-second text-soft">{finding.source}</p>
+            </section>
+          ))}
+          <Link
+            to={`/lists/${list}?entry=${entry.id}`}
+            className="text-accent self-start underline-offset-2 hover:underline"
+          >
+            Open it on the Desk (Enter)
+          </Link>
+        </div>
+      )}
+    </aside>
+  );
+}

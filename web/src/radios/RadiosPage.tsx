@@ -1,0 +1,118 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useSearchParams } from 'react-router';
+import { useGroup } from '../accounts/group';
+import { api, data } from '../api/client';
+import { Button } from '../ui/Button';
+import { INPUT } from '../ui/Field';
+import { GroupSelect } from '../ui/GroupSelect';
+import { Notice } from '../ui/Notice';
+import { PageHeader } from '../ui/PageHeader';
+import { ModelList } from './ModelList';
+import { ModelPanel } from './ModelPanel';
+import { UnitForm } from './UnitForm';
+import { UnitList } from './UnitList';
+import { UnitPanel } from './UnitPanel';
+
+/** The radios of the group and their models: what each can do, what is in it, who has it. */
+export function RadiosPage() {
+  const { group } = useGroup();
+  const [params, setParams] = useSearchParams();
+  const [find, setFind] = useState('');
+  const models = params.get('show') === 'models';
+  const chosen = params.get(models ? 'model' : 'unit');
+  const radios = useQuery({
+    queryKey: ['radios', group?.id],
+    enabled: group !== undefined,
+    queryFn: () => data(api.GET('/api/groups/{group}/radios', { params: { path: { group: group!.id } } })),
+  });
+  const choose = (key: string | undefined) =>
+    setParams(models ? { show: 'models', ...(key ? { model: key } : {}) } : key ? { unit: key } : {}, {
+      replace: true,
+    });
+  const all = radios.data;
+  const unit = all?.units.find((each) => String(each.id) === chosen);
+  const model = all?.models.find((each) => String(each.id) === chosen);
+  return (
+    <div className="flex h-full flex-col">
+      <title>Radios · Wache</title>
+      <PageHeader />
+      <div className="border-line flex flex-wrap items-center gap-x-3 gap-y-1 border-b px-5 py-2">
+        <h1 className="text-title font-semibold">Radios</h1>
+        <div role="group" aria-label="What is shown" className="flex">
+          {(
+            [
+              ['Units', false, all?.units.length],
+              ['Models', true, all?.models.length],
+            ] as const
+          ).map(([label, on, count]) => (
+            <button
+              key={label}
+              type="button"
+              aria-pressed={models === on}
+              onClick={() => setParams(on ? { show: 'models' } : {}, { replace: true })}
+              className={`border-edge border px-2.5 py-0.5 first:rounded-l last:rounded-r not-first:-ml-px ${models === on ? 'bg-accent text-on-accent border-accent' : 'hover:text-accent'}`}
+            >
+              {label} <span className="font-mono">{count ?? ''}</span>
+            </button>
+          ))}
+        </div>
+        <input
+          type="search"
+          className={`${INPUT} text-second w-48`}
+          aria-label="Find a radio"
+          placeholder="Name, serial, who has it"
+          value={find}
+          onChange={(event) => setFind(event.target.value)}
+        />
+        <span className="grow" />
+        <GroupSelect />
+        <Button onClick={() => choose('new')}>{models ? 'New model' : 'New radio'}</Button>
+      </div>
+      {radios.error && (
+        <div className="p-4">
+          <Notice message={radios.error.message} />
+        </div>
+      )}
+      {all && group && (
+        <div className="flex min-h-0 grow">
+          <main className={`min-w-0 grow overflow-y-auto ${chosen ? 'max-lg:hidden' : ''}`}>
+            {models ? (
+              <ModelList models={all.models} find={find} chosen={chosen} onChoose={choose} />
+            ) : (
+              <UnitList units={all.units} find={find} chosen={chosen} onChoose={choose} />
+            )}
+          </main>
+          <aside
+            aria-label={models ? 'The model' : 'The radio'}
+            className={`border-line w-full shrink-0 overflow-y-auto lg:w-[460px] lg:border-l ${chosen ? '' : 'max-lg:hidden'}`}
+          >
+            {chosen && (
+              <Button kind="quiet" className="m-2 lg:hidden" onClick={() => choose(undefined)}>
+                ← All of them
+              </Button>
+            )}
+            {models ? (
+              chosen && (model || chosen === 'new') ? (
+                <ModelPanel key={chosen} group={group.id} model={model} onDone={choose} />
+              ) : (
+                <p className="text-soft p-5">
+                  Choose a model to see what it can do. A new one can be made from a file, or copied from
+                  another.
+                </p>
+              )
+            ) : chosen === 'new' ? (
+              <UnitForm key="new" group={group.id} models={all.models} onDone={choose} />
+            ) : unit ? (
+              <UnitPanel key={unit.id} group={group.id} unit={unit} radios={all} onDone={choose} />
+            ) : (
+              <p className="text-soft p-5">
+                Choose a radio to see what is in it, who has it, what was saved of it and what was measured.
+              </p>
+            )}
+          </aside>
+        </div>
+      )}
+    </div>
+  );
+}

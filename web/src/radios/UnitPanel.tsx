@@ -1,0 +1,147 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState, type ReactNode } from 'react';
+import { api, data, type Schemas } from '../api/client';
+import { Button } from '../ui/Button';
+import { moment } from '../ui/dates';
+import { Notice } from '../ui/Notice';
+import { VerdictMark } from '../ui/VerdictMark';
+import { Checks } from './Checks';
+import { Handing } from './Handing';
+import { Measuring } from './Measuring';
+import { standing } from './state';
+import { UnitForm } from './UnitForm';
+
+interface Props {
+  group: number;
+  unit: Schemas['UnitView'];
+  radios: Schemas['Radios'];
+  onDone: (key: string | undefined) => void;
+}
+
+/** Everything about one radio. */
+export function UnitPanel({ group, unit, radios, onDone }: Props) {
+  const queries = useQueryClient();
+  const [editing, setEditing] = useState(false);
+  const history = useQuery({
+    queryKey: ['radios', 'unit', unit.id],
+    queryFn: () => data(api.GET('/api/units/{unit}', { params: { path: { unit: unit.id } } })),
+  });
+  const bench = useQuery({
+    queryKey: ['radios', 'bench', unit.id],
+    queryFn: () => data(api.GET('/api/units/{unit}/bench', { params: { path: { unit: unit.id } } })),
+  });
+  const remove = useMutation({
+    mutationFn: () =>
+      data(
+        api.DELETE('/api/units/{unit}', {
+          params: { path: { unit: unit.id }, query: { version: unit.version } },
+        }),
+      ),
+    onSuccess: async () => {
+      await queries.invalidateQueries({ queryKey: ['radios'] });
+      onDone(undefined);
+    },
+  });
+  if (editing)
+    return (
+      <UnitForm
+        group={group}
+        models={radios.models}
+        unit={unit}
+        onDone={(key) => {
+          setEditing(false);
+          onDone(key);
+        }}
+      />
+    );
+  const { verdict, words } = standing(unit);
+  const others = unit.facts.filter((fact) => fact.text !== words);
+  return (
+    <div className="flex flex-col gap-5 p-5">
+      <div className="flex flex-col gap-1">
+        <div className="flex items-center gap-2">
+          <h2 className="text-title grow font-semibold">{unit.label}</h2>
+          <Button onClick={() => setEditing(true)}>Change it</Button>
+        </div>
+        <p className="text-second text-soft">
+          {unit.modelName} <span className="font-mono">{unit.serial}</span>
+          {unit.lock && `, set to “${unit.lock}”`}
+          {unit.owner && `. Owner: ${unit.owner}`}
+        </p>
+        <p className="flex items-start gap-2 pt-1">
+          {verdict && (
+            <span className="mt-[3px]">
+              <VerdictMark verdict={verdict} size={15} />
+            </span>
+          )}
+          <span>{words}</span>
+        </p>
+        {others.map((fact) => (
+          <p key={fact.text} className="flex items-start gap-2">
+            <span className="mt-[3px]">
+              <VerdictMark verdict={fact.warning ? 'query' : 'listen'} size={15} />
+            </span>
+            <span>{fact.text}</span>
+          </p>
+        ))}
+      </div>
+      <Handing group={group} unit={unit} past={history.data?.custody ?? []} />
+      <Section title="What is in it">
+        {history.data?.loads.length === 0 && (
+          <p className="text-soft">Nothing was written into it from here.</p>
+        )}
+        <ul className="text-second flex flex-col gap-0.5">
+          {history.data?.loads.map((load, index) => (
+            <li key={load.at} className={index === 0 ? '' : 'text-soft'}>
+              {load.name}, version {load.version}: {load.entries} entries since {moment(load.at)}, by{' '}
+              {load.by}
+              {load.verified ? ', read back and tried' : ', not verified'}
+            </li>
+          ))}
+        </ul>
+        {(bench.data?.saved.length ?? 0) > 0 && (
+          <details className="text-second">
+            <summary className="marker:text-edge hover:text-accent cursor-pointer">
+              What was in it before, saved{' '}
+              {bench.data!.saved.length === 1 ? 'once' : `${bench.data!.saved.length} times`}
+            </summary>
+            <ul className="flex flex-col gap-0.5 py-1 pl-4">
+              {bench.data!.saved.map((saved) => (
+                <li key={saved.id}>
+                  <a
+                    className="text-accent underline-offset-2 hover:underline"
+                    href={`/api/images/${saved.id}/list.csv`}
+                  >
+                    {moment(saved.at)}
+                  </a>
+                  : {saved.entries} entries{saved.lock && `, set to “${saved.lock}”`}{' '}
+                  <span className="text-soft font-mono">{saved.sha256.slice(0, 8)}</span>
+                </li>
+              ))}
+            </ul>
+          </details>
+        )}
+      </Section>
+      <Checks unit={unit} units={radios.units} checks={bench.data?.checks ?? []} />
+      <Measuring unit={unit.id} />
+      {remove.error && <Notice message={remove.error.message} />}
+      <button
+        type="button"
+        className="text-second text-soft hover:text-hold self-start underline-offset-2 hover:underline"
+        onClick={() => remove.mutate()}
+      >
+        Take {unit.label} out
+      </button>
+    </div>
+  );
+}
+
+/** A part of a radio's page. */
+export function Section({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <section aria-label={title} className="border-line flex flex-col gap-2 border-t pt-3">
+      <h3 className="font-semibold">{title}</h3>
+      {children}
+    </section>
+  );
+}

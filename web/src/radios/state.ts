@@ -1,0 +1,22 @@
+import type { Schemas } from '../api/client';
+
+type Unit = Schemas['UnitView'];
+
+/** How a radio stands: the verdict whose mark it gets, and the words. */
+export function standing(unit: Unit): { verdict: string; words: string } {
+  if (unit.held) return { verdict: 'hold', words: `Held: ${unit.held}` };
+  if (unit.bench === 'failed') return { verdict: 'hold', words: 'The last work on the bench failed.' };
+  if (unit.bench === 'differs')
+    return { verdict: 'hold', words: 'It did not come off the bench as it should.' };
+  if (unit.bench === 'running' || unit.bench === 'waiting')
+    return { verdict: 'query', words: 'On the bench just now.' };
+  const warning = unit.facts.find((fact) => fact.warning);
+  if (warning) return { verdict: 'query', words: warning.text };
+  if (unit.inhibited) return { verdict: 'listen', words: 'Transmitter off: it only listens.' };
+  if (unit.load?.verified) return { verdict: 'clear', words: 'Written, read back and tried.' };
+  return { verdict: '', words: 'Nothing was written into it yet.' };
+}
+
+/** What is in a radio, in short. */
+export const inside = (unit: Unit) =>
+  unit.load ? `${unit.load.name}, version ${unit.load.version}` : 'nothing from here';
