@@ -129,9 +129,8 @@ export function NewRun({ group, list: given, onStarted }: Props) {
       {[...models].map(([model, of]) => {
         const all = of.every((unit) => units.has(unit.id));
         return (
-          <fieldset key={model} className="border-line bg-sheet rounded border">
-            <legend className="sr-only">{model}</legend>
-            <label className="border-line flex items-center gap-2 border-b px-3 py-1.5 font-semibold">
+          <div key={model} role="group" aria-label={model} className="border-line bg-sheet rounded border">
+                        <label className="border-line flex items-center gap-2 border-b px-3 py-1.5 font-semibold">
               <input
                 type="checkbox"
                 checked={all}
@@ -164,7 +163,7 @@ export function NewRun({ group, list: given, onStarted }: Props) {
                 </li>
               ))}
             </ul>
-          </fieldset>
+          </div>
         );
       })}
     </div>
@@ -189,7 +188,8 @@ function Told({ unit, plan }: { unit: Unit; plan?: Schemas['PlannedUnit'] }) {
           verdict={plan.blocked !== null ? 'hold' : plan.leftOut.length > 0 ? 'query' : 'clear'}
           size={12}
         />
-        {plan.entries} entries go in{plan.leftOut.length > 0 && `, ${plan.leftOut.length} stay out:`}
+        {plan.blocked ??
+          `${plan.entries} entries go in${plan.leftOut.length > 0 ? `, ${plan.leftOut.length} stay out:` : ''}`}
       </span>
       {plan.leftOut.slice(0, 3).map((entry, index) => (
         <span key={index} className="text-soft block">

@@ -4,7 +4,7 @@ import { api, data, type Cure, type Schemas } from '../api/client';
 import { SumView } from '../desk/SumView';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
-import { VerdictMark, VerdictWord, verdictEdge, verdictWord } from '../ui/VerdictMark';
+import { VerdictMark, verdictEdge, verdictText, verdictWord } from '../ui/VerdictMark';
 
 interface Props {
   list: number;
@@ -16,6 +16,13 @@ interface Props {
   onCure: (reason: Schemas['FitReason'], cure: Cure) => void;
   onJudge: (judged: boolean) => void;
 }
+
+const GOES: Record<string, string> = {
+  hold: 'does not go in',
+  query: 'goes in otherwise',
+  clear: 'fits',
+  listen: 'listens',
+};
 
 /** What is wrong with the list in one radio, and with one entry of it, with the cures that were proved. */
 export function FitPanel({ list, column, entry, variant, busy, onCure, onJudge }: Props) {
@@ -71,7 +78,10 @@ export function FitPanel({ list, column, entry, variant, busy, onCure, onJudge }
         <div className={`flex flex-col gap-3 ${reason.isPlaceholderData ? 'opacity-40' : ''}`}>
           <h3 className="flex items-baseline gap-3">
             <span className="font-semibold">{entry.name || `Number ${entry.number}`}</span>
-            <VerdictWord verdict={reason.data.verdict} />
+            <span className={`inline-flex items-center gap-1.5 font-semibold ${verdictText[reason.data.verdict]}`}>
+              <VerdictMark verdict={reason.data.verdict} size={14} />
+              {GOES[reason.data.verdict]}
+            </span>
           </h3>
           {reason.data.findings.length === 0 && (
             <p className="text-soft">

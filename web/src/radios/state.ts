@@ -9,7 +9,7 @@ export function standing(unit: Unit): { verdict: string; words: string } {
   if (unit.bench === 'differs')
     return { verdict: 'hold', words: 'It did not come off the bench as it should.' };
   if (unit.bench === 'running' || unit.bench === 'waiting')
-    return { verdict: 'query', words: 'On the bench just now.' };
+    return { verdict: '', words: 'On the bench just now.' };
   const warning = unit.facts.find((fact) => fact.warning);
   if (warning) return { verdict: 'query', words: warning.text };
   if (unit.inhibited) return { verdict: 'listen', words: 'Transmitter off: it only listens.' };

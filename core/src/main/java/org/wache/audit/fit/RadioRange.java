@@ -39,6 +39,9 @@ public final class RadioRange implements FitRule {
 
   @Override
   public List<Finding> on(Fit fit) {
+    if (!fit.model().tuning().table().isEmpty()) {
+      return inTable(fit).map(List::of).orElse(List.of());
+    }
     List<Finding> found = new ArrayList<>(1);
     fit.channel().receive().filter(frequency -> !reaches(fit.model().coverage().receive(), frequency)
             && !fit.channel().transmit().equals(Optional.of(frequency)))
@@ -50,7 +53,6 @@ public final class RadioRange implements FitRule {
         found.add(deaf(fit, frequency));
       }
     });
-    inTable(fit).ifPresent(found::add);
     return found;
   }
 
@@ -106,9 +108,6 @@ public final class RadioRange implements FitRule {
   /** A radio whose frequencies are named by their place in a table has no others. */
   private static Optional<Finding> inTable(Fit fit) {
     List<Frequency> table = fit.model().tuning().table();
-    if (table.isEmpty()) {
-      return Optional.empty();
-    }
     return java.util.stream.Stream.of(fit.channel().receive(), fit.talksOn()).flatMap(Optional::stream)
         .filter(frequency -> fit.model().tuning().index(frequency) == 0).findFirst()
         .map(frequency -> fit.hold(Slug.RADIO_RANGE)

@@ -6,6 +6,7 @@ import jakarta.validation.constraints.NotNull;
 import java.security.Principal;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -85,6 +86,8 @@ class FitController {
     for (int c = 0; c < columns.size(); c++) {
       all.add(column(c, columns.get(c), models, rows));
     }
+    all.sort(Comparator.comparing((FitColumn column) -> column.units() == 0).thenComparingInt(column -> column.counts().hold())
+        .thenComparingInt(column -> column.counts().query()).thenComparingInt(FitColumn::key)); // what fits best comes first
     return new FitTable(list, source.head().name(), source.head().version(), source.head().parent().orElse(null), entries, all,
         List.copyOf(rows.keySet()), models);
   }
