@@ -7,6 +7,8 @@ import { BenchPage } from './bench/BenchPage';
 import { DeskPage } from './desk/DeskPage';
 import { FitPage } from './fit/FitPage';
 import { IntakePage } from './intake/IntakePage';
+import { PaperPage } from './keypad/PaperPage';
+import { TrainerPage } from './keypad/TrainerPage';
 import { ListsPage } from './lists/ListsPage';
 import { MatrixPage } from './matrix/MatrixPage';
 import { PlanPage } from './plans/PlanPage';
@@ -41,6 +43,7 @@ export function App() {
           <Route path="/lists/:list" element={<DeskPage />} />
           <Route path="/lists/:list/who" element={<MatrixPage />} />
           <Route path="/lists/:list/fit" element={<FitPage />} />
+          <Route path="/lists/:list/keypad" element={<PaperPage />} />
           <Route path="/lists/:list/place" element={<PlacePage />} />
           <Route path="/lists/:list/versions" element={<VersionsPage />} />
           <Route path="/intake/:intake" element={<IntakePage />} />
@@ -48,6 +51,7 @@ export function App() {
           <Route path="/radios" element={<RadiosPage />} />
           <Route path="/bench" element={<BenchPage />} />
           <Route path="/bench/:run" element={<BenchPage />} />
+          <Route path="/trainer" element={<TrainerPage />} />
           <Route path="/plan" element={<PlanPage />} />
           <Route path="/rulebook" element={<RulebookPage />} />
           <Route path="*" element={<Navigate to="/lists" replace />} />

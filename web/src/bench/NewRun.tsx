@@ -130,7 +130,7 @@ export function NewRun({ group, list: given, onStarted }: Props) {
         const all = of.every((unit) => units.has(unit.id));
         return (
           <div key={model} role="group" aria-label={model} className="border-line bg-sheet rounded border">
-                        <label className="border-line flex items-center gap-2 border-b px-3 py-1.5 font-semibold">
+            <label className="border-line flex items-center gap-2 border-b px-3 py-1.5 font-semibold">
               <input
                 type="checkbox"
                 checked={all}

@@ -102,6 +102,9 @@ export function FitPage() {
             </span>
           ))}
         </span>
+        <Link to={`/lists/${list}/keypad`} className="text-accent underline-offset-2 hover:underline">
+          By keypad
+        </Link>
         <Link to={`/bench?list=${list}`} className="text-accent underline-offset-2 hover:underline">
           Put it into radios
         </Link>

@@ -4,6 +4,7 @@ import { api, data, type Cure, type Schemas } from '../api/client';
 import { SumView } from '../desk/SumView';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
+import { some } from '../ui/people';
 import { VerdictMark, verdictEdge, verdictText, verdictWord } from '../ui/VerdictMark';
 
 interface Props {
@@ -78,7 +79,9 @@ export function FitPanel({ list, column, entry, variant, busy, onCure, onJudge }
         <div className={`flex flex-col gap-3 ${reason.isPlaceholderData ? 'opacity-40' : ''}`}>
           <h3 className="flex items-baseline gap-3">
             <span className="font-semibold">{entry.name || `Number ${entry.number}`}</span>
-            <span className={`inline-flex items-center gap-1.5 font-semibold ${verdictText[reason.data.verdict]}`}>
+            <span
+              className={`inline-flex items-center gap-1.5 font-semibold ${verdictText[reason.data.verdict]}`}
+            >
               <VerdictMark verdict={reason.data.verdict} size={14} />
               {GOES[reason.data.verdict]}
             </span>
@@ -93,7 +96,15 @@ export function FitPanel({ list, column, entry, variant, busy, onCure, onJudge }
               key={finding.rule + finding.message}
               className={`border-line bg-sheet flex flex-col gap-1.5 rounded border border-l-[3px] px-3 py-2 ${verdictEdge[finding.severity]}`}
             >
-              <p>{finding.message}</p>
+              <p>
+                {finding.message}
+                {finding.holders.length < reason.data.everyone && (
+                  <span className="text-soft" title={finding.holders.join(', ')}>
+                    {' '}
+                    For {some(finding.holders)}.
+                  </span>
+                )}
+              </p>
               {finding.sum.length > 0 && <SumView lines={finding.sum} />}
               {finding.advice.map((advice) => (
                 <p key={advice} className="text-second">

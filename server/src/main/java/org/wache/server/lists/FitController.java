@@ -68,7 +68,7 @@ class FitController {
   record FitTrouble(String rule, String title, int entries) {}
 
   /** Why a cell is as it is, with what cures it. */
-  record FitReason(String verdict, String radio, int version, Map<String, String> fields, List<Views.FindingView> findings) {}
+  record FitReason(String verdict, String radio, int version, int everyone, Map<String, String> fields, List<Views.FindingView> findings) {}
 
   /** The models that a list is held against: those before, and those from now on. */
   record ModelChoice(@NotNull List<@NotNull Long> before, @NotNull List<@NotNull Long> after) {}
@@ -86,7 +86,8 @@ class FitController {
     for (int c = 0; c < columns.size(); c++) {
       all.add(column(c, columns.get(c), models, rows));
     }
-    all.sort(Comparator.comparing((FitColumn column) -> column.units() == 0).thenComparingInt(column -> column.counts().hold())
+    all.sort(Comparator.comparing((FitColumn column) -> column.units() == 0)
+        .thenComparing(column -> columns.get(column.key()).setting().radio().inhibited()).thenComparingInt(column -> column.counts().hold())
         .thenComparingInt(column -> column.counts().query()).thenComparingInt(FitColumn::key)); // what fits best comes first
     return new FitTable(list, source.head().name(), source.head().version(), source.head().parent().orElse(null), entries, all,
         List.copyOf(rows.keySet()), models);
@@ -157,7 +158,7 @@ class FitController {
       case 'q' -> "query";
       case 'l' -> "listen";
       default -> "clear";
-    }, columns.get(column).setting().words(), source.head().version(), DeskWriter.fields(audit.entry(position).channel()), findings);
+    }, columns.get(column).setting().words(), source.head().version(), audit.auditor().context().holders().size(), DeskWriter.fields(audit.entry(position).channel()), findings);
   }
 
   /** Chooses the models that the Desk holds the list against. */

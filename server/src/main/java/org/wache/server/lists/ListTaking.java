@@ -69,15 +69,17 @@ public class ListTaking {
   /**
    * A list as it would go into one radio.
    *
+   * @param ids the keys of the entries
    * @param held for each entry the message that holds it; empty where nothing does
    */
-  public record InRadio(long club, String name, int version, ChannelList list, List<Optional<String>> held) {}
+  public record InRadio(long club, String name, int version, ChannelList list, List<Long> ids, List<Optional<String>> held) {}
 
   /** A list's newest version, judged for its carriers with one radio. */
   public InRadio inRadio(long account, long list, Radio radio) {
     ListService.Seen seen = service.seen(account, list);
     Audit audit = audits.under(seen.source(), audits.context(seen.source(), audits.today()).forRadios(List.of(radio)));
     return new InRadio(seen.head().clubId(), seen.head().name(), seen.head().version(), audit.list(),
+        seen.audited().stored().stream().map(ListStore.Stored::id).toList(),
         audit.entries().stream().map(entry -> FitController.holding(entry).map(Finding::message)).toList());
   }
 

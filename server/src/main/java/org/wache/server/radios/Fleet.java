@@ -80,6 +80,11 @@ public class Fleet {
     }
   }
 
+  /** A model that the account may see. */
+  public RadioModel model(long account, long model) {
+    return store.model(account, model).map(Fleet::model).orElseThrow(() -> new Missing("The model"));
+  }
+
   /** A unit that the account may see. */
   public Unit unit(long account, long unit) {
     return unit(store.unit(account, unit).orElseThrow(() -> new Missing("The radio")));

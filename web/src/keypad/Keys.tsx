@@ -1,0 +1,22 @@
+/** Keys as they are printed, in the order they are pressed. */
+export function Keys({ keys }: { keys: string[] }) {
+  if (keys.length === 0) return null;
+  return (
+    <span className="flex flex-wrap items-center gap-1 py-0.5">
+      {keys.map((key, index) =>
+        key.includes(' until ') ? (
+          <span key={index} className="text-soft">
+            {key}
+          </span>
+        ) : (
+          <kbd
+            key={index}
+            className="border-edge bg-paper rounded border px-1.5 font-mono text-[12px] leading-5 print:border-black"
+          >
+            {key}
+          </kbd>
+        ),
+      )}
+    </span>
+  );
+}
