@@ -35,7 +35,10 @@ export function BenchPage() {
     <div className="flex h-full flex-col">
       <title>Bench · Wache</title>
       <PageHeader />
-      <div className="border-line flex flex-wrap items-center gap-x-3 gap-y-1 border-b px-5 py-2">
+      <section
+        aria-label="The bench"
+        className="border-line flex flex-wrap items-center gap-x-3 gap-y-1 border-b px-5 py-2"
+      >
         <h1 className="text-title font-semibold">Bench</h1>
         <p className="text-second text-soft grow">
           Antenna or dummy load on before any key; charged batteries; listen first. Local codes and the
@@ -49,7 +52,7 @@ export function BenchPage() {
         >
           Put a list into radios
         </Button>
-      </div>
+      </section>
       {runs.error && (
         <div className="p-4">
           <Notice message={runs.error.message} />

@@ -150,6 +150,7 @@ export function NewRun({ group, list: given, onStarted }: Props) {
                     <input
                       type="checkbox"
                       className="mt-1"
+                      aria-label={unit.label}
                       checked={units.has(unit.id)}
                       onChange={(event) => toggle([unit.id], event.target.checked)}
                     />

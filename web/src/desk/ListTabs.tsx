@@ -11,7 +11,7 @@ export function ListTabs({ list }: { list: number }) {
     [`/lists/${list}/versions`, 'Versions'],
   ];
   return (
-    <nav aria-label="The list" className="flex shrink-0">
+    <nav aria-label="The list" className="flex max-w-full flex-wrap">
       {pages.map(([to, label]) => (
         <NavLink key={to} to={to} end className={({ isActive }) => tab(isActive)}>
           {label}

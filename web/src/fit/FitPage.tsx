@@ -65,6 +65,7 @@ export function FitPage() {
       ),
     onSuccess: refresh,
   });
+  const models = choose.isPending ? choose.variables : (fit.data?.models ?? []);
   const column = matrix?.columns[cell.column];
   const fitColumn = fit.data?.columns.find((each) => each.key === column?.key);
   const entry = matrix?.entries[cell.row];
@@ -148,7 +149,7 @@ export function FitPage() {
           {fitColumn && (
             <FitPanel
               list={list}
-              column={fitColumn}
+              column={{ ...fitColumn, judged: models.includes(fitColumn.model) }}
               entry={entry}
               variant={fit.data.parent !== null}
               busy={cure.isPending || choose.isPending}

@@ -34,7 +34,10 @@ export function PaperPage() {
       <title>{`By keypad · ${paper.data?.name ?? ''} · Wache`}</title>
       <div className="print:hidden">
         <ListHeader list={list} name={paper.data?.name} />
-        <div className="border-line flex flex-wrap items-end gap-3 border-b px-5 py-2">
+        <section
+          aria-label="Which paper"
+          className="border-line flex flex-wrap items-end gap-3 border-b px-5 py-2"
+        >
           <Choice
             label="Typed into"
             value={String(model)}
@@ -48,7 +51,7 @@ export function PaperPage() {
           <Link to={`/lists/${list}/fit`} className="text-accent pb-1 underline-offset-2 hover:underline">
             Back to the fit
           </Link>
-        </div>
+        </section>
       </div>
       <main className="min-h-0 grow overflow-y-auto px-5 py-4 print:overflow-visible print:p-0">
         {models.length === 0 && radios.data && <p className="text-soft">There is no model of radio yet.</p>}

@@ -53,7 +53,10 @@ export function TrainerPage() {
     <div className="flex h-full flex-col">
       <title>Practice · Wache</title>
       <PageHeader />
-      <div className="border-line flex flex-wrap items-end gap-3 border-b px-5 py-2">
+      <section
+        aria-label="What is practised"
+        className="border-line flex flex-wrap items-end gap-3 border-b px-5 py-2"
+      >
         <h1 className="text-title pb-0.5 font-semibold">Practice</h1>
         <Choice
           label="The radio"
@@ -83,7 +86,7 @@ export function TrainerPage() {
             The paper of the whole list
           </Link>
         )}
-      </div>
+      </section>
       <main className="min-h-0 grow overflow-y-auto p-5">
         {able.length === 0 && radios.data && (
           <p className="text-soft">No model of the group takes entries by keypad.</p>

@@ -37,7 +37,10 @@ export function RadiosPage() {
     <div className="flex h-full flex-col">
       <title>Radios · Wache</title>
       <PageHeader />
-      <div className="border-line flex flex-wrap items-center gap-x-3 gap-y-1 border-b px-5 py-2">
+      <section
+        aria-label="What is shown on this page"
+        className="border-line flex flex-wrap items-center gap-x-3 gap-y-1 border-b px-5 py-2"
+      >
         <h1 className="text-title font-semibold">Radios</h1>
         <div role="group" aria-label="What is shown" className="flex">
           {(
@@ -68,7 +71,7 @@ export function RadiosPage() {
         <span className="grow" />
         <GroupSelect />
         <Button onClick={() => choose('new')}>{models ? 'New model' : 'New radio'}</Button>
-      </div>
+      </section>
       {radios.error && (
         <div className="p-4">
           <Notice message={radios.error.message} />

@@ -17,6 +17,8 @@ final class JsonText {
       .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
       .build();
 
+  private static final int MOST_ZEROS = 400;
+
   private JsonText() {}
 
   static JsonNode read(byte[] bytes) {
@@ -41,6 +43,10 @@ final class JsonText {
     if (node.isNull() || node.isMissingNode()) {
       return "";
     }
-    return node.isNumber() ? node.decimalValue().toPlainString() : node.asString();
+    if (!node.isNumber()) {
+      return node.asString();
+    }
+    java.math.BigDecimal number = node.decimalValue();
+    return Math.abs(number.scale()) > MOST_ZEROS ? number.toString() : number.toPlainString(); // 1e999999999 is not written out
   }
 }

@@ -32,6 +32,8 @@ class EveryEndpointTest {
       + "\"directTones\":null,\"maxTimeoutS\":null,\"twoMetreRasterKhz\":null,\"unitsInUse\":null}";
   private static final String PARTY =
       "{\"kind\":\"person\",\"name\":\"Own one\",\"note\":\"\",\"teams\":[],\"licences\":[]}";
+  private static final String UNIT = "{\"model\":1,\"serial\":\"N-1\",\"label\":\"Mine now\",\"lock\":\"\",\"inhibited\":false,\"owner\":\"\"}";
+  private static final String SIGN = "{\"callSign\":\"KE9QRB\"}";
   /** Bodies that are well formed, by the end of the path: what stops them has to be that the group is another's. */
   private static final Map<String, String> GOOD = longestFirst(Map.ofEntries(
       Map.entry("/carriers", "{\"before\":" + CHOICE + ",\"after\":" + CHOICE + "}"),
@@ -53,6 +55,13 @@ class EveryEndpointTest {
           "{\"sort\":\"name\",\"group\":\"nothing\",\"from\":1,\"inEachGroup\":false,\"zones\":false,\"zoneSize\":null}"),
       Map.entry("/copies", "{\"name\":\"mine now\"}"), Map.entry("/merged", "{\"other\":1}"),
       Map.entry("/directory/{repeater}", "{}"), Map.entry("/directory/seen", "{\"entries\":[]}"),
+      Map.entry("{list}/models", "{\"before\":[],\"after\":[]}"), Map.entry("{group}/models", "{\"body\":{\"model\":\"Mine now\"}}"),
+      Map.entry("/models/{model}", "{\"version\":1,\"body\":{\"model\":\"Mine now\"}}"), Map.entry("/units", UNIT),
+      Map.entry("/units/{unit}", "{\"version\":1,\"unit\":" + UNIT + "}"), Map.entry("/hand-out", "{\"party\":1,\"note\":\"\"}"),
+      Map.entry("/hand-in", "{\"note\":\"\"}"), Map.entry("/runs", "{\"version\":1,\"units\":[1],\"callSign\":\"KE9QRB\"}"),
+      Map.entry("/pair-check", "{\"other\":2,\"callSign\":\"KE9QRB\"}"), Map.entry("/repeater-check", SIGN), Map.entry("/inhibit-check", SIGN),
+      Map.entry("/fault", "{\"fault\":\"none\",\"after\":0}"), Map.entry("/practice", "{\"list\":1,\"entry\":1,\"presses\":[]}"),
+      Map.entry("/measurements", "{\"kind\":\"output_power\",\"mhz\":\"146.52\",\"narrow\":false,\"nominal\":\"5\",\"measured\":\"5\"}"),
       Map.entry("/overlay/trial", "{\"rows\":[]}"), Map.entry("/edition-seen", "{}")));
 
   private static Map<String, String> longestFirst(Map<String, String> bodies) {
@@ -62,7 +71,12 @@ class EveryEndpointTest {
     return sorted;
   }
 
-  private static final String[] NONSENSE = {"", "{\"lines\":[null]}", "{\"lines\":[\"\\u0000\",\"146.94 - - -\"]}",
+  private static final String[] NONSENSE = {"", "{\"body\":{}}", "{\"body\":{\"model\":\"a\\u0000b\"}}", "{\"version\":1,\"body\":{\"model\":7,\"channels\":1e999999999}}",
+      "{\"body\":{\"model\":\"x\",\"transmit\":[[1,2,3]],\"keypad\":5}}", "{\"version\":1,\"units\":[-1],\"callSign\":\"x\"}", "{\"before\":[],\"after\":[-1]}",
+      "{\"list\":-1,\"entry\":-1,\"presses\":[\"tea\"]}", "{\"model\":-1,\"serial\":\"a\\u0000\",\"label\":\"x\",\"lock\":\"?\",\"inhibited\":true,\"owner\":\"\"}",
+      "{\"model\":1,\"serial\":\"a\\u0000\",\"label\":\"x\",\"lock\":\"\",\"inhibited\":true,\"owner\":\"\"}", "{\"party\":-1,\"note\":\"\\u0000\"}", "{\"note\":\"\\u0000\"}",
+      "{\"other\":-1,\"callSign\":\"KE9QRB\"}", "{\"fault\":\"tea\",\"after\":-1}", "{\"kind\":\"tea\",\"mhz\":\"far\",\"narrow\":false,\"nominal\":\"\",\"measured\":\"much\"}",
+      "{\"kind\":\"output_power\",\"mhz\":\"146.52\",\"narrow\":false,\"nominal\":\"-5\",\"measured\":\"1e999\"}", "{\"lines\":[null]}", "{\"lines\":[\"\\u0000\",\"146.94 - - -\"]}",
       "{\"sheet\":\"nosuch\",\"mapping\":null,\"show\":\"?\",\"from\":-5}",
       "{\"sheet\":\"\",\"mapping\":{\"heading\":99,\"columns\":[{\"kind\":\"tea\"}],\"unsaid\":\"?\",\"levels\":{\"high\":\"x\"}},\"show\":\"all\",\"from\":0}",
       "{\"sheet\":\"\",\"mapping\":{\"heading\":null,\"columns\":[{\"kind\":\"tea\"},{\"kind\":\"name\",\"unit\":\"furlong\"}],\"unsaid\":\"?\",\"levels\":{}},\"show\":\"all\",\"from\":0}",
@@ -125,11 +139,14 @@ class EveryEndpointTest {
 
   private static HttpResponse<String> call(Browserless who, Endpoint endpoint, long group, long list, long entry,
       long party, String body) {
-    String query = endpoint.path().endsWith("/matrix/{entry}") ? "?column=0"
+    String query = endpoint.path().endsWith("/matrix/{entry}") || endpoint.path().endsWith("/fit/{entry}") ? "?column=0"
+        : endpoint.toString().equals("DELETE /api/models/{model}") || endpoint.toString().equals("DELETE /api/units/{unit}") ? "?version=99"
+        : endpoint.path().endsWith("/bench-plan") ? "?units=1"
         : endpoint.toString().equals("DELETE /api/parties/{party}") ? "?version=1"
         : endpoint.path().endsWith("/translation") ? "?of=100" : endpoint.path().endsWith("/merge") ? "?other=" + list : endpoint.path().endsWith("/at") ? "?mhz=146.52" : endpoint.path().endsWith("/place") && endpoint.path().contains("rulebook") ? "?latitude=45&longitude=-93" : endpoint.path().contains("/edges") ? "?class=general&send=cw" : "";
     String path = endpoint.path().replace("{group}", Long.toString(group)).replace("{list}", Long.toString(list))
         .replace("{entry}", Long.toString(entry)).replace("{party}", Long.toString(party)).replace("{version}", "1")
+        .replace("{model}", "1").replace("{unit}", "1").replace("{run}", "1").replace("{job}", "1").replace("{image}", "1")
         .replace("{callSign}", "KE9QRB").replace("{repeater}", "TV-001").replace("{format}", "list")
         .replace("{intake}", Long.toString(intake(list))) + query;
     boolean file = endpoint.method().equals("POST")

@@ -1,0 +1,133 @@
+package org.wache.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.stream.Collectors;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Radios and lists of a test's own, in the demo's group. */
+final class Fleets {
+
+  private static final JsonMapper JSON = JsonMapper.builder().build();
+  private static final AtomicInteger SERIAL = new AtomicInteger(1);
+  private static final long PATIENCE_MS = 60_000;
+
+  private final Browserless who;
+
+  Fleets(Browserless who) {
+    this.who = who;
+  }
+
+  JsonNode radios() {
+    return Browserless.json(who.get("/api/groups/" + who.group() + "/radios"));
+  }
+
+  long model(String name) {
+    for (JsonNode each : radios().path("models")) {
+      if (each.path("name").asString().equals(name)) {
+        return each.path("id").asLong();
+      }
+    }
+    throw new AssertionError("there is no model " + name);
+  }
+
+  static String draft(long model, String serial, String label, String lock, boolean inhibited) {
+    return "{\"model\":" + model + ",\"serial\":\"" + serial + "\",\"label\":\"" + label + "\",\"lock\":\"" + lock + "\",\"inhibited\":" + inhibited
+        + ",\"owner\":\"test\"}";
+  }
+
+  long unit(String model, String lock, boolean inhibited) {
+    int number = SERIAL.getAndIncrement();
+    HttpResponse<String> made = who.post("/api/groups/" + who.group() + "/units", draft(model(model), "T-" + number, "Test " + number, lock, inhibited));
+    assertThat(made.statusCode()).as(made.body()).isEqualTo(201);
+    return Browserless.json(made).path("id").asLong();
+  }
+
+  List<Long> herons(int many) {
+    List<Long> all = new ArrayList<>();
+    for (int i = 0; i < many; i++) {
+      all.add(unit("Heron H2", "Amateur", false));
+    }
+    return all;
+  }
+
+  JsonNode view(long unit) {
+    return Browserless.json(who.get("/api/units/" + unit)).path("unit");
+  }
+
+  static final String LIST = """
+      number,name,rx_mhz,tx_mhz,mode,power_w,tx_tone,rx_tone,scan,timeout_s
+      1,RIDGE,146.940,146.340,FM,5,100.0,,yes,180
+      2,LEVEE,146.550,146.550,FM,5,103.5,103.5,yes,180
+      3,WX,162.550,,NFM,,,,no,
+      4,GAUGE,444.150,449.150,FM,4,131.8,,yes,180
+      """;
+
+  /** A list that a Technician carries. */
+  long list(String name, String csv) {
+    long list = who.take(name, csv);
+    String nobody = "{\"carriers\":[],\"parties\":[],\"teams\":[]}";
+    String technician = "{\"carriers\":[{\"name\":\"T\",\"licences\":[" + RosterTest.licence("amateur", "technician", "KE9QRB", "2031-01-01")
+        + "]}],\"parties\":[],\"teams\":[]}";
+    HttpResponse<String> set = who.put("/api/lists/" + list + "/carriers", "{\"before\":" + nobody + ",\"after\":" + technician + "}");
+    assertThat(set.statusCode()).as(set.body()).isLessThan(300);
+    return list;
+  }
+
+  JsonNode plan(long list, List<Long> units) {
+    return Browserless.json(who.get("/api/lists/" + list + "/bench-plan?units=" + units.stream().map(String::valueOf).collect(Collectors.joining(","))));
+  }
+
+  HttpResponse<String> start(long list, int version, List<Long> units) {
+    return who.post("/api/lists/" + list + "/runs", JSON.writeValueAsString(java.util.Map.of("version", version, "units", units, "callSign", "KE9QRB")));
+  }
+
+  /** Starts a run on the newest version and returns its key. */
+  long run(long list, List<Long> units) {
+    HttpResponse<String> started = start(list, plan(list, units).path("version").asInt(), units);
+    assertThat(started.statusCode()).as(started.body()).isEqualTo(201);
+    return Browserless.json(started).path("id").asLong();
+  }
+
+  JsonNode jobs(long run) {
+    return Browserless.json(who.get("/api/runs/" + run)).path("jobs");
+  }
+
+  /** Waits until nothing of the run is under way. */
+  JsonNode ended(long run) {
+    long until = System.currentTimeMillis() + PATIENCE_MS;
+    while (System.currentTimeMillis() < until) {
+      JsonNode jobs = jobs(run);
+      boolean open = false;
+      for (JsonNode job : jobs) {
+        open |= job.path("state").asString().equals("waiting") || job.path("state").asString().equals("running");
+      }
+      if (!open) {
+        return jobs;
+      }
+      pause();
+    }
+    throw new AssertionError("The run did not end: " + jobs(run));
+  }
+
+  static void pause() {
+    try {
+      Thread.sleep(100);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new AssertionError(e);
+    }
+  }
+
+  void fault(long unit, String what, int after) {
+    HttpResponse<String> set = who.send("PUT", "/api/units/" + unit + "/fault", "application/json",
+        ("{\"fault\":\"" + what + "\",\"after\":" + after + "}").getBytes(StandardCharsets.UTF_8));
+    assertThat(set.statusCode()).as(set.body()).isEqualTo(204);
+  }
+}

@@ -1,0 +1,174 @@
+package org.wache.server;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ColorScheme;
+import java.io.IOException;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/** Radios, fit, bench and practice as a person at the screen uses them. */
+@ExtendWith(RunningServer.class)
+class RadiosBrowserTest extends InBrowser {
+
+  private final Fleets fleets;
+
+  RadiosBrowserTest(RunningServer server) {
+    super(server);
+    this.fleets = new Fleets(Browserless.signedIn(server.address(), "coordinator"));
+  }
+
+  private Locator button(String name) {
+    return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+  }
+
+  private Locator button(Pattern name) {
+    return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
+  }
+
+  @Test
+  void theRadiosAreSeenAndOneIsHandedOutAndTakenBack() throws IOException {
+    long unit = fleets.unit("Heron H2", "Amateur", false);
+    page.navigate(address + "/radios?unit=" + unit);
+    Locator panel = page.getByRole(AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions().setName("The radio"));
+    assertThat(panel).containsText("It is on the shelf");
+    page.getByLabel("Hand it to").selectOption("Wilma Culvert");
+    page.getByLabel("Note on handing it out").fill("two batteries");
+    button("Hand it out").click();
+    assertThat(panel).containsText("Wilma Culvert since");
+    assertAccessible();
+    button("Take it back").click();
+    assertThat(panel).containsText("It is on the shelf");
+    assertThat(panel).containsText("Who had it before (1)");
+  }
+
+  @Test
+  void aMeasurementOutOfToleranceHoldsTheRadioWithItsSum() throws IOException {
+    long unit = fleets.unit("Heron H2", "Amateur", false);
+    page.navigate(address + "/radios?unit=" + unit);
+    Locator form = page.getByRole(AriaRole.FORM, new Page.GetByRoleOptions().setName("Write down a measurement"));
+    form.getByLabel("At, MHz").fill("146.520");
+    form.getByLabel("Rated, W").fill("5");
+    form.getByLabel("Measured, W").fill("3.2");
+    form.getByRole(AriaRole.BUTTON).click();
+    assertThat(page.getByText("Held: Output 3.2 W is −1.9 dB from the rated 5 W.").first()).isVisible();
+    page.getByText("Output power at 146.520 MHz").click();
+    assertThat(page.getByText("10·log of their ratio")).isVisible();
+    assertAccessible();
+  }
+
+  @Test
+  void modelsAreReadAndChanged() throws IOException {
+    page.navigate(address + "/radios?show=models");
+    button(Pattern.compile("^Curlew C6")).click();
+    assertThat(page.getByText("Band-edge slots")).isVisible();
+    assertAccessible();
+    button("Change it").click();
+    assertThat(page.getByLabel("Steps, kHz")).hasValue("0.01");
+    assertAccessible();
+    page.getByLabel("Talks on, MHz").fill("148–144");
+    button("Save").click();
+    assertThat(page.getByRole(AriaRole.ALERT)).containsText("transmit[0] should be two frequencies");
+    button("Leave it").click();
+    assertThat(page.getByText("Band-edge slots")).isVisible();
+  }
+
+  @Test
+  void theFitShowsACellWithItsCureAndTheCureIsTaken() throws IOException {
+    long list = fleets.list("Fit on screen", Fleets.LIST.replace("LEVEE", "Levee walkers"));
+    page.navigate(address + "/lists/" + list + "/fit");
+    page.getByRole(AriaRole.GRIDCELL, new Page.GetByRoleOptions().setName(Pattern.compile("Levee walkers, Heron H2, Amateur: "))).click();
+    Locator why = page.getByRole(AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions().setName("Why"));
+    assertThat(why).containsText("does not stand on the display of Heron H2");
+    assertAccessible();
+    why.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^Call it"))).click();
+    assertThat(why).containsText("It goes in as it is");
+    page.getByRole(AriaRole.GRID).press("ArrowLeft");
+    page.getByRole(AriaRole.GRID).press("Home");
+    why.getByLabel(Pattern.compile("^Hold the list against")).check();
+    page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Desk").setExact(true)).click();
+    assertThat(page.getByText("LEVWLKR").or(page.getByText(Pattern.compile("^LV"))).or(page.getByText(Pattern.compile("^LEV"))).first()).isVisible();
+  }
+
+  @Test
+  void aRunIsPlannedStartedWatchedAndBegunAgainWhereARadioFailed() throws IOException {
+    List<Long> units = fleets.herons(3);
+    long list = fleets.list("On screen", Fleets.LIST + "5,FAMILY,462.5625,462.5625,NFM,1,,,yes,180\n");
+    fleets.fault(units.get(1), "checksum", 20);
+    page.navigate(address + "/bench?list=" + list);
+    for (long unit : units) {
+      page.getByLabel(fleets.view(unit).path("label").asString(), new Page.GetByLabelOptions().setExact(true)).check();
+    }
+    assertThat(page.getByText("4 entries go in, 1 stay out:").first()).isVisible();
+    assertThat(page.getByText(Pattern.compile("5 FAMILY: .*refuses to key")).first()).isVisible();
+    page.getByLabel("Identify as").fill("ke9qrb");
+    assertAccessible();
+    button("Write 3 radios").click();
+    assertThat(page.getByText("2 done, 1 not well").first()).isVisible();
+    assertThat(page.getByText("What the radio says comes damaged, 3 times in a row.")).isVisible();
+    String label = fleets.view(units.get(1)).path("label").asString();
+    button("Simulated radio " + label).click();
+    page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("Mend it")).click();
+    button("Again").click();
+    assertThat(page.getByText("3 done").first()).isVisible();
+    button(Pattern.compile("^" + label)).click();
+    assertThat(page.getByText("The key, into a dummy load")).isVisible();
+    assertThat(page.getByText("Stayed out")).isVisible();
+    assertAccessible();
+  }
+
+  @Test
+  void oneRepeaterChannelIsEnteredInTheTrainerWithAMistakeOnTheWay() throws IOException {
+    long list = fleets.list("Practice", Fleets.LIST);
+    page.navigate(address + "/trainer?list=" + list + "&model=" + fleets.model("Heron H2"));
+    assertThat(page.getByText("Enter RIDGE into memory 1")).isVisible();
+    press("1469400");
+    assertThat(page.getByText("The radio is in memory mode").first()).isVisible();
+    button("Begin again").click();
+    button("F·M").click();
+    button("A·B").click();
+    press("s02s");
+    button("Up").click();
+    button("KEEP").click();
+    press("1469400");
+    assertThat(page.getByText("This is where the entry hears.")).isVisible();
+    press("s24s001");
+    button("KEEP").click();
+    assertThat(page.getByText("Memory 1 was not empty").first()).isVisible();
+    assertAccessible();
+    press("s21s001");
+    button("KEEP").click();
+    press("s14s1000");
+    button("KEEP").click();
+    press("1469400s24s001");
+    button("KEEP").click();
+    assertThat(page.getByText("Where it hears is stored, with its settings.")).isVisible();
+    press("1463400s24s001");
+    button("KEEP").click();
+    assertThat(page.getByText("Memory 1 holds the right entry.")).isVisible();
+    press("f001");
+    assertThat(page.getByText("Done.")).isVisible();
+  }
+
+  private void press(String keys) {
+    page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Practice")).click();
+    for (char key : keys.toCharArray()) {
+      page.keyboard().press(String.valueOf(key));
+    }
+  }
+
+  @Test
+  void thePaperIsReadInTheDarkAndOnANarrowScreen() throws IOException {
+    long list = fleets.list("Paper", Fleets.LIST);
+    openAs("coordinator", 390, 800, ColorScheme.DARK);
+    page.navigate(address + "/lists/" + list + "/keypad?model=" + fleets.model("Heron H2"));
+    assertThat(page.getByText("Store again, into the same memory: memory 1")).isVisible();
+    assertThat(page.getByText("Not by hand", new Page.GetByTextOptions().setExact(true))).isVisible();
+    assertAccessible();
+  }
+}
