@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
+import { Link } from 'react-router';
 import { api, data } from '../api/client';
 import { Notice } from '../ui/Notice';
 import { VerdictMark } from '../ui/VerdictMark';
@@ -93,6 +94,12 @@ export function JobReport({ job }: { job: number }) {
               : 'Nothing was kept by the radio. What was in it before is saved and still in it.'}
         </p>
       )}
+      <Link
+        to={`/radios?unit=${work.unit}`}
+        className="text-accent self-end underline-offset-2 hover:underline lg:col-span-2"
+      >
+        The page of {work.label}: try pairs and repeaters, measure, hand out
+      </Link>
     </div>
   );
 }

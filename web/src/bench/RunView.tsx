@@ -94,7 +94,9 @@ export function RunView({ run }: { run: Schemas['BenchRun'] }) {
                     {job.model}
                     {job.leftOut > 0 &&
                       `; ${job.leftOut} ${job.leftOut === 1 ? 'entry stays' : 'entries stay'} out`}
-                    {job.attempts > 1 && `; begun ${job.attempts} times`}
+                    {job.brokenOff > 0
+                      ? `; broken off when the server went away, and taken up again`
+                      : job.attempts > 1 && `; begun ${job.attempts} times`}
                     {(job.state === 'failed' || job.state === 'differs') &&
                       (job.kept ? '; the new list is in it' : '; what was in it before is still in it')}
                   </span>
@@ -134,7 +136,7 @@ function Bar({ share: part, label }: { share: number; label: string }) {
       <span className="bg-sunk border-line block h-2 grow overflow-hidden rounded border">
         <span className="bg-accent block h-full" style={{ width: `${percent}%` }} />
       </span>
-      <span className="text-second w-9 text-right font-mono">{percent} %</span>
+      <span className="text-second w-12 shrink-0 text-right font-mono whitespace-nowrap">{percent} %</span>
     </span>
   );
 }

@@ -59,7 +59,7 @@ export function FitPanel({ list, column, entry, variant, busy, onCure, onJudge }
         <ul className="text-second">
           {column.troubles.map((trouble) => (
             <li key={trouble.rule} className="flex gap-2">
-              <span className="w-7 text-right font-mono">{trouble.entries}</span>
+              <span className="w-9 shrink-0 text-right font-mono">{trouble.entries}</span>
               <span>{trouble.title}</span>
             </li>
           ))}

@@ -100,6 +100,11 @@ export function ModelPanel({ group, model, onDone }: Props) {
           Practise entering a memory on its keypad
         </Link>
       )}
+      {typeof model!.body.edgeSlots === 'number' && (
+        <Link className="text-accent self-start underline-offset-2 hover:underline" to="/rulebook?view=edges">
+          The band edges for its {String(model!.body.edgeSlots)} slots
+        </Link>
+      )}
       <div className="text-second flex flex-wrap gap-4">
         <button
           type="button"

@@ -58,7 +58,9 @@ function Row({ unit, on, onChoose }: { unit: Unit; on: boolean; onChoose: (key: 
         onClick={() => onChoose(String(unit.id))}
         className={`border-line flex w-full items-start gap-3 border-b px-5 py-1.5 text-left ${on ? 'bg-accent-wash' : 'hover:bg-sheet'}`}
       >
-        <span className="mt-[3px] w-4">{verdict && <VerdictMark verdict={verdict} size={15} />}</span>
+        <span className="mt-[3px] w-4 shrink-0">
+          {verdict && <VerdictMark verdict={verdict} size={15} />}
+        </span>
         <span className="min-w-0 grow">
           <span className="flex items-baseline gap-3">
             <span className="shrink-0 font-semibold">{unit.label}</span>

@@ -19,4 +19,6 @@ export function standing(unit: Unit): { verdict: string; words: string } {
 
 /** What is in a radio, in short. */
 export const inside = (unit: Unit) =>
-  unit.load ? `${unit.load.name}, version ${unit.load.version}` : 'nothing from here';
+  unit.load
+    ? `${unit.load.name}, version ${unit.load.version}${unit.load.newest > unit.load.version ? ` (the list is at ${unit.load.newest})` : ''}`
+    : 'nothing from here';

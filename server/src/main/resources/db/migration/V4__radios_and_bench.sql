@@ -80,6 +80,7 @@ create table bench_job (
   done       integer not null default 0,
   total      integer not null default 0,
   attempts   integer not null default 0,
+  broken_off integer not null default 0,
   worker     text,
   heartbeat  timestamptz,
   kept       boolean not null default false,

@@ -6,6 +6,7 @@ import java.util.Locale;
 import org.wache.audit.Audit;
 import org.wache.audit.AuditContext;
 import org.wache.channel.Channel;
+import org.wache.radio.Radio;
 import org.wache.signal.Mode;
 
 /** What an audit had to assume, in sentences. */
@@ -42,6 +43,9 @@ public final class Assumptions {
     }
     if (context.where().area().isEmpty()) {
       all.add("Where the list is used is not known; rules that go by place ask where that matters.");
+    }
+    if (!context.radios().isEmpty()) {
+      all.add("Held against these radios too: " + String.join(", ", context.radios().stream().map(Radio::name).distinct().toList()) + ".");
     }
     all.add(context.radios().isEmpty()
         ? "Not judged: certification and fit of radios, because no radio is named; interference, exposure."

@@ -52,7 +52,7 @@ final class ContextReader {
     }
     List<Radio> radios = new ArrayList<>();
     for (JsonNode radio : root.path("radios")) {
-      radios.add(RadioReader.radio(radio, "radios[" + radios.size() + "]"));
+      radios.add(RadioReader.radio(radio, "radios[" + radios.size() + "]", radios.size()));
     }
     return new ContextFile(text(root, "rulebook"), date(root, "on", "on"), holders, site(), antenna(), houseRules(),
         radios, overlay(), whole(root, "unitsInUse", "context"));

@@ -58,20 +58,20 @@ public final class RadioReader {
     if (!node.isObject() || !format.equals("wache-radio/1")) {
       throw new FileProblem(1, 1, "not a radio model: expected an object with \"format\": \"wache-radio/1\"");
     }
-    return new RadioReader(node, "").model();
+    RadioReader reader = new RadioReader(node, "");
+    return reader.model(reader.text("model").filter(text -> !text.isBlank()).orElseThrow(() -> reader.problem("model", "the model's name")));
   }
 
   /** Reads a radio of a context: a model with its lock setting and label. */
-  static Radio radio(JsonNode node, String path) {
+  static Radio radio(JsonNode node, String path, int index) {
     RadioReader reader = new RadioReader(node, path + ".");
-    RadioModel model = reader.model();
+    RadioModel model = reader.model(reader.text("model").orElse("radio " + (index + 1)));
     Optional<LockMode> lock = reader.text("lock").map(name -> model.coverage().lock(name)
         .orElseThrow(() -> reader.problem("lock", "one of the model's lock modes")));
     return new Radio(model, lock, reader.text("unit"), node.path("inhibited").asBoolean(false));
   }
 
-  private RadioModel model() {
-    String name = text("model").filter(text -> !text.isBlank()).orElseThrow(() -> problem("model", "the model's name"));
+  private RadioModel model(String name) {
     return new RadioModel(name, text("kind").map(this::kind),
         node.has("certifiedFor") ? Optional.of(texts("certifiedFor")) : Optional.empty(), coverage(), tuning(), power(),
         number("antennaGainDbd"), new MemorySize(whole("channels", 1, MOST_MEMORIES), whole("zones", 1, MOST_MEMORIES),
@@ -159,8 +159,8 @@ public final class RadioReader {
   }
 
   private Optional<Display> display() {
-    OptionalInt length = whole("nameLength", 1, LONGEST_DISPLAY);
-    if (length.isEmpty()) {
+    OptionalInt length = whole("nameLength", 0, LONGEST_DISPLAY);
+    if (length.isEmpty() || length.getAsInt() == 0) {
       return Optional.empty();
     }
     ShortNames.Letters letters = text("nameLetters").map(word -> Arrays.stream(ShortNames.Letters.values())

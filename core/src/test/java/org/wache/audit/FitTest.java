@@ -233,7 +233,7 @@ class FitTest {
       "'stepsKhz':'5' | stepsKhz should be a list", "'modes':['ZZ'] | modes should be modes", "'kind':'boat' | kind should be hand-held",
       "'channels':0 | channels should be a whole number", "'powerLevelsW':[0] | powerLevelsW should be powers",
       "'tones':['x'] | tones should be out of", "'toneTable':['abc'] | toneTable should be tones", "'timeoutsS':['-1'] | timeoutsS should be whole",
-      "'nameLetters':'ascii','nameLength':0 | nameLength should be", "'lockModes':[{'transmit':[]}] | lockModes[0].name should be",
+      "'nameLetters':'ascii','nameLength':99 | nameLength should be", "'lockModes':[{'transmit':[]}] | lockModes[0].name should be",
       "'powerBands':[{'mhz':['1','2']}] | powerBands[0].levelsW should be", "'frontPanel':'some' | frontPanel should be",
       "'keypad':{'method':'x'} | keypad.method should be", "'frequencyErrorPpm':'small' | frequencyErrorPpm should be a number"})
   void aModelThatCannotBeReadIsRefusedByPath(String abilities, String message) {

@@ -49,6 +49,23 @@ class SchemasTest {
     assertThat(schema("context").validate(Files.readString(file), InputFormat.JSON)).isEmpty();
   }
 
+  static Stream<Path> models() throws IOException {
+    return Files.list(Path.of("..", "demo", "radios"));
+  }
+
+  @ParameterizedTest
+  @MethodSource("models")
+  void theDemosModelsAreOfTheFormat(Path file) throws IOException {
+    assertThat(schema("radio").validate(Files.readString(file), InputFormat.JSON)).isEmpty();
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"{}", "{\"format\":\"wache-radio/1\"}", "{\"format\":\"wache-radio/1\",\"model\":\"x\",\"kind\":\"boat\"}",
+      "{\"format\":\"wache-radio/1\",\"model\":\"x\",\"transmit\":[[\"1\"]]}", "{\"format\":\"wache-radio/1\",\"model\":\"x\",\"keypad\":{}}"})
+  void otherModelsAreNot(String json) {
+    assertThat(schema("radio").validate(json, InputFormat.JSON)).isNotEmpty();
+  }
+
   @ParameterizedTest
   @MethodSource("lists")
   void whatIsWrittenIsOfTheFormat(Path file) throws IOException {

@@ -64,10 +64,10 @@ class BenchController {
 
   /**
    * The work on a radio: state is waiting, running, good, differs, failed or stopped; attempts above 1 when it was begun
-   * again; fault is what was made to go wrong with a simulated radio.
+   * again, brokenOff how often because a server went away in the middle; fault is what was made to go wrong with a simulated radio.
    */
   record BenchJob(long id, long unit, String label, String model, String state, String stage, int done, int total, int entries, int leftOut,
-      int attempts, boolean kept, String message, String cure, @Schema(nullable = true) OffsetDateTime startedAt,
+      int attempts, int brokenOff, boolean kept, String message, String cure, @Schema(nullable = true) OffsetDateTime startedAt,
       @Schema(nullable = true) OffsetDateTime endedAt, @Schema(nullable = true) String fault) {}
 
   /** What came of the work on a radio, in full. */
@@ -123,7 +123,7 @@ class BenchController {
 
   private BenchJob view(BenchStore.Job job) {
     return new BenchJob(job.id(), job.unit(), job.label(), job.model(), job.state(), job.stage(), job.done(), job.total(), job.entries(),
-        JSON.readTree(job.leftOut()).size(), job.attempts(), job.kept(), job.message(), job.cure(), job.startedAt(), job.endedAt(),
+        JSON.readTree(job.leftOut()).size(), job.attempts(), job.brokenOff(), job.kept(), job.message(), job.cure(), job.startedAt(), job.endedAt(),
         radios.fault(job.unit()).map(fault -> fault.text()).orElse(null));
   }
 

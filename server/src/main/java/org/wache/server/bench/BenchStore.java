@@ -26,11 +26,11 @@ class BenchStore {
 
   /** The work on one radio; leftOut and outcome are JSON. */
   record Job(long id, long run, long unit, String label, String model, int entries, String leftOut, String state, String stage, int done, int total,
-      int attempts, boolean kept, String message, String cure, String outcome, OffsetDateTime startedAt, OffsetDateTime endedAt) {}
+      int attempts, int brokenOff, boolean kept, String message, String cure, String outcome, OffsetDateTime startedAt, OffsetDateTime endedAt) {}
 
   /** Work that a server has taken on. */
   record Claimed(long id, long run, long unit, byte[] wanted, int entries, int attempts, String callSign, long list, String listName, int listVersion,
-      long account, boolean brokenOff) {}
+      long account) {}
 
   private static final String RUN = """
       select bench_run.id, bench_run.club_id, bench_run.list_id, bench_run.list_name, bench_run.list_version, account.name as by,
@@ -55,7 +55,7 @@ class BenchStore {
 
   private static final String JOB = """
       select bench_job.id, bench_job.run_id, bench_job.unit_id, radio_unit.label, radio_model.name as model, bench_job.entries, bench_job.left_out,
-             bench_job.state, bench_job.stage, bench_job.done, bench_job.total, bench_job.attempts, bench_job.kept, bench_job.message,
+             bench_job.state, bench_job.stage, bench_job.done, bench_job.total, bench_job.attempts, bench_job.broken_off, bench_job.kept, bench_job.message,
              bench_job.cure, bench_job.outcome, bench_job.started_at, bench_job.ended_at
       from bench_job join radio_unit on radio_unit.id = bench_job.unit_id join radio_model on radio_model.id = radio_unit.model_id
       """;
@@ -75,7 +75,7 @@ class BenchStore {
   private static Job job(ResultSet row, int number) throws SQLException {
     return new Job(row.getLong("id"), row.getLong("run_id"), row.getLong("unit_id"), row.getString("label"), row.getString("model"),
         row.getInt("entries"), row.getString("left_out"), row.getString("state"), row.getString("stage"), row.getInt("done"), row.getInt("total"),
-        row.getInt("attempts"), row.getBoolean("kept"), row.getString("message"), row.getString("cure"), row.getString("outcome"),
+        row.getInt("attempts"), row.getInt("broken_off"), row.getBoolean("kept"), row.getString("message"), row.getString("cure"), row.getString("outcome"),
         row.getObject("started_at", OffsetDateTime.class), row.getObject("ended_at", OffsetDateTime.class));
   }
 
@@ -105,17 +105,18 @@ class BenchStore {
               select id, state as before from bench_job
               where state = 'waiting' or state = 'running' and heartbeat < now() - make_interval(secs => :broken)
               order by id for update skip locked limit 1)
-            update bench_job set state = 'running', worker = :worker, heartbeat = now(), attempts = attempts + 1, stage = '', done = 0, total = 0,
+            update bench_job set state = 'running', worker = :worker, heartbeat = now(), attempts = attempts + 1,
+                   broken_off = broken_off + case next.before when 'running' then 1 else 0 end, stage = '', done = 0, total = 0,
                    kept = false, message = '', cure = '', outcome = null, started_at = coalesce(bench_job.started_at, now()), ended_at = null
             from next, bench_run
             where bench_job.id = next.id and bench_run.id = bench_job.run_id
             returning bench_job.id, bench_job.run_id, bench_job.unit_id, bench_job.wanted, bench_job.entries, bench_job.attempts,
-                      bench_run.call_sign, bench_run.list_id, bench_run.list_name, bench_run.list_version, bench_run.account_id, next.before
+                      bench_run.call_sign, bench_run.list_id, bench_run.list_name, bench_run.list_version, bench_run.account_id
             """)
         .param("broken", BROKEN_OFF_S).param("worker", worker)
         .query((row, n) -> new Claimed(row.getLong("id"), row.getLong("run_id"), row.getLong("unit_id"), row.getBytes("wanted"),
             row.getInt("entries"), row.getInt("attempts"), row.getString("call_sign"), row.getLong("list_id"), row.getString("list_name"),
-            row.getInt("list_version"), row.getLong("account_id"), row.getString("before").equals("running")))
+            row.getInt("list_version"), row.getLong("account_id")))
         .optional();
   }
 

@@ -17,9 +17,9 @@ import org.wache.server.problems.Missing;
 class SchemaController {
 
   private static final Map<String, String> FILES =
-      Map.of("list", "wache-list-1.schema.json", "context", "wache-context-1.schema.json");
+      Map.of("list", "wache-list-1.schema.json", "context", "wache-context-1.schema.json", "radio", "wache-radio-1.schema.json");
 
-  /** The schema of lists (list) or of what they are held against (context). */
+  /** The schema of lists (list), of what they are held against (context), or of models of radio (radio). */
   @GetMapping(path = "/api/schemas/{format}", produces = "application/schema+json")
   ResponseEntity<String> schema(@PathVariable String format) throws IOException {
     String file = FILES.get(format);

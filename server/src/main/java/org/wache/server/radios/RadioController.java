@@ -69,8 +69,8 @@ class RadioController {
   record Custody(long id, long party, String name, String note, OffsetDateTime outAt, String outBy, @Schema(nullable = true) OffsetDateTime inAt,
       @Schema(nullable = true) String inBy, String inNote) {}
 
-  /** What was put into a radio. */
-  record Load(long list, String name, int version, int entries, OffsetDateTime at, String by, boolean verified) {}
+  /** What was put into a radio; newest is the version that the list has now. */
+  record Load(long list, String name, int version, int newest, int entries, OffsetDateTime at, String by, boolean verified) {}
 
   /** What is to be known of a radio. */
   record RadioFact(boolean warning, String text, String source) {}
@@ -142,7 +142,7 @@ class RadioController {
   }
 
   private static Load load(RadioStore.Loaded loaded) {
-    return new Load(loaded.list(), loaded.listName(), loaded.listVersion(), loaded.entries(), loaded.at(), loaded.by(), loaded.verified());
+    return new Load(loaded.list(), loaded.listName(), loaded.listVersion(), loaded.newest(), loaded.entries(), loaded.at(), loaded.by(), loaded.verified());
   }
 
   @GetMapping("/api/units/{unit}")

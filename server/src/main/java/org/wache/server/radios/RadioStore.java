@@ -144,14 +144,15 @@ class RadioStore {
   }
 
   /** What is in a radio, and since when. */
-  record Loaded(long unit, long id, long list, String listName, int listVersion, int entries, OffsetDateTime at, String by, boolean verified) {}
+  record Loaded(long unit, long id, long list, String listName, int listVersion, int newest, int entries, OffsetDateTime at, String by, boolean verified) {}
 
   /** The newest load of each radio of a group. */
   List<Loaded> loads(long club) {
     return jdbc.sql("""
             select distinct on (unit_load.unit_id) unit_load.unit_id, unit_load.id, unit_load.list_id, unit_load.list_name,
-                   unit_load.list_version, unit_load.entries, unit_load.at, account.name as by, unit_load.verified
-            from unit_load join radio_unit on radio_unit.id = unit_load.unit_id join account on account.id = unit_load.account_id
+                   unit_load.list_version, channel_list.version as newest, unit_load.entries, unit_load.at, account.name as by,
+                   unit_load.verified
+            from unit_load join channel_list on channel_list.id = unit_load.list_id join radio_unit on radio_unit.id = unit_load.unit_id join account on account.id = unit_load.account_id
             where radio_unit.club_id = :club order by unit_load.unit_id, unit_load.id desc
             """)
         .param("club", club).query(RadioStore::loaded).list();
@@ -160,16 +161,16 @@ class RadioStore {
   /** Everything that was ever put into a radio, the newest first. */
   List<Loaded> loadsOf(long unit) {
     return jdbc.sql("""
-            select unit_load.unit_id, unit_load.id, unit_load.list_id, unit_load.list_name, unit_load.list_version, unit_load.entries,
-                   unit_load.at, account.name as by, unit_load.verified
-            from unit_load join account on account.id = unit_load.account_id where unit_load.unit_id = :unit order by unit_load.id desc
+            select unit_load.unit_id, unit_load.id, unit_load.list_id, unit_load.list_name, unit_load.list_version,
+                   channel_list.version as newest, unit_load.entries, unit_load.at, account.name as by, unit_load.verified
+            from unit_load join channel_list on channel_list.id = unit_load.list_id join account on account.id = unit_load.account_id where unit_load.unit_id = :unit order by unit_load.id desc
             """)
         .param("unit", unit).query(RadioStore::loaded).list();
   }
 
   private static Loaded loaded(ResultSet row, int number) throws SQLException {
     return new Loaded(row.getLong("unit_id"), row.getLong("id"), row.getLong("list_id"), row.getString("list_name"), row.getInt("list_version"),
-        row.getInt("entries"), row.getObject("at", OffsetDateTime.class), row.getString("by"), row.getBoolean("verified"));
+        row.getInt("newest"), row.getInt("entries"), row.getObject("at", OffsetDateTime.class), row.getString("by"), row.getBoolean("verified"));
   }
 
   /** Who has a radio, or had it. */
