@@ -1,7 +1,7 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { api, data, type Cure, type Schemas } from '../api/client';
+import { api, data } from '../api/client';
 import { ListHeader } from '../desk/ListHeader';
 import { MatrixGrid } from '../matrix/MatrixGrid';
 import { type Cell } from '../matrix/cells';
@@ -11,6 +11,15 @@ import { VERDICTS, VerdictMark, verdictWord } from '../ui/VerdictMark';
 import { FitPanel } from './FitPanel';
 import { asMatrix } from './asMatrix';
 
+/** A change of one entry, in words, with what it was before. */
+interface Edit {
+  entry: number;
+  words: string;
+  before: Record<string, string>;
+  after: Record<string, string>;
+  undoes?: boolean;
+}
+
 /** How the list fits the radios: its entries against the models as they are set, each cell with its cure. */
 export function FitPage() {
   const list = Number(useParams().list);
@@ -18,6 +27,7 @@ export function FitPage() {
   const queries = useQueryClient();
   const [cell, setCell] = useState<Cell>({ row: 0, column: 0 });
   const [trouble, setTrouble] = useState(false);
+  const [done, setDone] = useState<Edit>();
   const fit = useQuery({
     queryKey: ['fit', list],
     placeholderData: keepPreviousData,
@@ -32,28 +42,23 @@ export function FitPage() {
       queries.invalidateQueries({ queryKey: ['lists'] }),
     ]);
   const cure = useMutation({
-    mutationFn: ({ entry, reason, by }: { entry: number; reason: Schemas['FitReason']; by: Cure }) =>
+    mutationFn: (edit: Edit) =>
       data(
         api.POST('/api/lists/{list}/changes', {
           params: { path: { list } },
           body: {
-            version: reason.version,
+            version: fit.data!.version,
             order: null,
             changes: [
-              {
-                kind: 'edit',
-                entry,
-                behind: null,
-                before: Object.fromEntries(
-                  Object.keys(by.changes).map((key) => [key, reason.fields[key] ?? '']),
-                ),
-                after: by.changes,
-              },
+              { kind: 'edit', entry: edit.entry, behind: null, before: edit.before, after: edit.after },
             ],
           },
         }),
       ),
-    onSuccess: refresh,
+    onSuccess: (_, edit) => {
+      setDone(edit.undoes ? undefined : edit);
+      return refresh();
+    },
   });
   const choose = useMutation({
     mutationFn: (models: number[]) =>
@@ -119,6 +124,17 @@ export function FitPage() {
           </Notice>
         </div>
       )}
+      {done && (
+        <p role="status" className="border-line bg-accent-wash flex items-center gap-3 border-b px-3 py-1">
+          {done.words}.
+          <Button
+            disabled={cure.isPending}
+            onClick={() => cure.mutate({ ...done, before: done.after, after: done.before, undoes: true })}
+          >
+            Undo
+          </Button>
+        </p>
+      )}
       {matrix && fit.data && (
         <div className="flex min-h-0 grow max-lg:flex-col">
           <main className="min-h-0 min-w-0 grow">
@@ -153,7 +169,17 @@ export function FitPage() {
               entry={entry}
               variant={fit.data.parent !== null}
               busy={cure.isPending || choose.isPending}
-              onCure={(reason, by) => entry && cure.mutate({ entry: entry.id, reason, by })}
+              onCure={(reason, by) =>
+                entry &&
+                cure.mutate({
+                  entry: entry.id,
+                  words: `${entry.name || `Number ${entry.number}`}: ${by.label}`,
+                  before: Object.fromEntries(
+                    Object.keys(by.changes).map((key) => [key, reason.fields[key] ?? '']),
+                  ),
+                  after: by.changes,
+                })
+              }
               onJudge={(judged) => {
                 const others = fit.data.models.filter((id) => id !== fitColumn.model);
                 choose.mutate(judged ? [...others, fitColumn.model] : others);

@@ -1,4 +1,5 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useEffect } from 'react';
 import { Link } from 'react-router';
 import { api, data, type Cure, type Schemas } from '../api/client';
 import { SumView } from '../desk/SumView';
@@ -38,6 +39,24 @@ export function FitPanel({ list, column, entry, variant, busy, onCure, onJudge }
           signal,
         }),
       ),
+  });
+  const cures =
+    variant || reason.isPlaceholderData ? [] : (reason.data?.findings ?? []).flatMap((each) => each.cures);
+  useEffect(() => {
+    const typed = (event: KeyboardEvent) => {
+      const at = event.target as HTMLElement;
+      if (
+        event.ctrlKey ||
+        event.metaKey ||
+        event.altKey ||
+        ['INPUT', 'SELECT', 'TEXTAREA'].includes(at.tagName)
+      )
+        return;
+      const chosen = /^[1-9]$/.test(event.key) ? cures[Number(event.key) - 1] : undefined;
+      if (chosen && reason.data && !busy) onCure(reason.data, chosen);
+    };
+    window.addEventListener('keydown', typed);
+    return () => window.removeEventListener('keydown', typed);
   });
   const name = column.lock ? `${column.name}, ${column.lock}` : column.name;
   return (
@@ -120,6 +139,7 @@ export function FitPanel({ list, column, entry, variant, busy, onCure, onJudge }
                       disabled={busy || reason.isPlaceholderData}
                       onClick={() => onCure(reason.data, cure)}
                     >
+                      <kbd className="text-soft font-mono">{cures.indexOf(cure) + 1 || ''}</kbd>
                       <span className="truncate">{cure.label}</span>
                       <span className="text-soft inline-flex items-center gap-1">
                         → <VerdictMark verdict={cure.verdictAfter} size={11} />

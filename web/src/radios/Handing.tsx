@@ -52,6 +52,7 @@ export function Handing({ group, unit, past }: Props) {
           <span className="text-soft">
             {' '}
             since {moment(unit.carrier.outAt)}, from {unit.carrier.outBy}
+            {unit.carrier.with && `, with ${unit.carrier.with}`}
             {unit.carrier.note && `: ${unit.carrier.note}`}
           </span>
         </p>
@@ -102,6 +103,7 @@ export function Handing({ group, unit, past }: Props) {
             {earlier.map((each) => (
               <li key={each.id}>
                 {each.name}: {moment(each.outAt)} to {moment(each.inAt!)}
+                {each.with && `, with ${each.with}`}
                 {each.inNote && `. ${each.inNote}`}
               </li>
             ))}

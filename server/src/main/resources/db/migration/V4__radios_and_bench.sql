@@ -72,6 +72,7 @@ create table bench_job (
   id         bigint generated always as identity primary key,
   run_id     bigint not null references bench_run,
   unit_id    bigint not null references radio_unit,
+  unit_version integer not null,
   wanted     bytea not null,
   entries    integer not null,
   left_out   jsonb not null,

@@ -68,6 +68,7 @@ public final class Audit {
       return auditor.audit(newList);
     }
     ListIndex newIndex = new ListIndex(newList.channels());
+    newIndex.placedAs(index);
     BitSet again = new BitSet(entries.length);
     again.set(position);
     index.relatives(entries[position].channel(), again::set);

@@ -4,8 +4,10 @@ import java.util.List;
 import java.util.OptionalInt;
 import org.wache.channel.Channel;
 import org.wache.channel.ChannelList;
+import org.wache.radio.Display;
 import org.wache.radio.Memories;
 import org.wache.radio.Radio;
+import org.wache.radio.ShortNames;
 import org.wache.rulebook.BandPlan;
 import org.wache.rulebook.Edition;
 import org.wache.rulebook.Service;
@@ -85,6 +87,11 @@ public final class Entry {
   /** The memories of a radio that the list's entries go into. */
   Memories memories(Radio radio) {
     return index.memories(list, radio.model().memory());
+  }
+
+  /** The entry's name shortened for a display, to one that no entry of the list has. */
+  public String shortName(Display display) {
+    return ShortNames.of(channel.name(), display.length(), display.letters(), index.names()).name();
   }
 
   /** How a message calls another entry of the list; made into text when the message is. */

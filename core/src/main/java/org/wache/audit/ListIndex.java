@@ -5,8 +5,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.IntConsumer;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.wache.channel.Channel;
 import org.wache.channel.ChannelList;
@@ -36,6 +38,7 @@ final class ListIndex {
   private final int[] secondAir;
   /** Worked out when a rule asks for it, once for radios that remember as much. */
   private final Map<MemorySize, Memories> memories = new ConcurrentHashMap<>();
+  private volatile Set<String> names;
 
   ListIndex(List<Channel> channels) {
     int count = channels.size();
@@ -68,9 +71,24 @@ final class ListIndex {
     }
   }
 
+  /** Takes over where the entries go from the index before a change that moved none of them. */
+  void placedAs(ListIndex before) {
+    memories.putAll(before.memories);
+  }
+
   /** The memories that the entries go into in a radio of this size. */
   Memories memories(ChannelList list, MemorySize size) {
     return memories.computeIfAbsent(size, any -> Memories.of(list, size));
+  }
+
+  /** The names of all entries. */
+  Set<String> names() {
+    Set<String> known = names;
+    if (known == null) {
+      known = channels.stream().map(Channel::name).collect(Collectors.toUnmodifiableSet());
+      names = known; // a race makes the same value twice
+    }
+    return known;
   }
 
   private boolean sameNumber(int one, int other) {

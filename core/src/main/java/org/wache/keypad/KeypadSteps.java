@@ -111,11 +111,11 @@ public final class KeypadSteps {
     if (setting(Purpose.SECOND_WATCH).isPresent()) {
       steps.add(new Step("Mark the upper display: only it stores", List.of(keypad.keys().side()), "the mark stands at the upper line",
           "Otherwise the lower display's frequency is stored."));
-      choose(Purpose.SECOND_WATCH, "Switch the second watch off", "off", "With it on the radio stores the other display.");
+      choose(Purpose.SECOND_WATCH, "Second watch", "off", "With it on the radio stores the other display.");
     }
     List<Integer> all = model.tuning().stepsHz();
     all.stream().filter(step -> goal.receive().hertz() % step == 0 && goal.talksOn().hertz() % step == 0)
-        .max(Comparator.naturalOrder()).ifPresent(step -> choose(Purpose.STEP, "Set the step",
+        .max(Comparator.naturalOrder()).ifPresent(step -> choose(Purpose.STEP, "Step in kHz",
             Frequency.kilohertz(step).replaceFirst("\\.0$", ""), "On a step that does not fit the radio rounds the frequency."));
   }
 

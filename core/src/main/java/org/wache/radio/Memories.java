@@ -23,6 +23,7 @@ import org.wache.channel.Field;
 public record Memories(List<Memories.Slot> slots, boolean byNumber) {
 
   private static final int LONGEST_NUMBER = 6;
+  private static final Set<String> SCANNED = Set.of("yes", "y", "true", "1", "on", "x", "scan", "add");
 
   /**
    * The place of an entry.
@@ -66,8 +67,7 @@ public record Memories(List<Memories.Slot> slots, boolean byNumber) {
 
   /** Whether an entry is in the scan. */
   public static boolean scans(Channel channel) {
-    return Set.of("yes", "y", "true", "1", "on", "x", "scan", "add").contains(channel.text(Field.SCAN).strip()
-        .toLowerCase(Locale.ROOT));
+    return SCANNED.contains(channel.text(Field.SCAN).strip().toLowerCase(Locale.ROOT));
   }
 
   private static boolean numbered(List<Channel> channels) {

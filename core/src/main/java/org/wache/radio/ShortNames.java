@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Predicate;
 
 /**
  * Names for a radio's display: shortened by rule until they fit, in letters that it has, each different from the others.
@@ -87,9 +88,18 @@ public final class ShortNames {
     List<Named> all = new ArrayList<>();
     Set<String> taken = new HashSet<>();
     for (Named each : shortened) {
-      all.add(unique(each, taken, length));
+      all.add(unique(each, taken::add, length));
     }
     return all;
+  }
+
+  /**
+   * Shortens one name so that it is none of those taken.
+   *
+   * @throws IllegalArgumentException when the length is below 1
+   */
+  public static Named of(String name, int length, Letters letters, Set<String> taken) {
+    return unique(of(List.of(name), length, letters).get(0), candidate -> !taken.contains(candidate), length);
   }
 
   private static Named one(String name, int length, Letters letters) {
@@ -178,15 +188,15 @@ public final class ShortNames {
         : name.substring(0, length - digits.length()) + digits;
   }
 
-  private static Named unique(Named named, Set<String> taken, int length) {
-    if (taken.add(named.name())) {
+  private static Named unique(Named named, Predicate<String> free, int length) {
+    if (free.test(named.name())) {
       return named;
     }
     for (int number = 2; ; number++) {
       String digits = Integer.toString(number);
       String room = named.name().substring(0, Math.max(0, Math.min(named.name().length(), length - digits.length())));
       String candidate = digits.length() > length ? digits : room + digits;
-      if (taken.add(candidate)) {
+      if (free.test(candidate)) {
         List<String> how = new ArrayList<>(named.how());
         how.add("a number, because another has that name");
         return new Named(candidate, how);

@@ -149,9 +149,29 @@ class BenchTest {
     assertThat(report.path("presses")).noneMatch(each -> each.path("keyed").asBoolean());
     assertThat(who.post("/api/units/" + unit + "/hand-out", to).statusCode()).isEqualTo(204);
     assertThat(fleets.view(unit).path("carrier").path("note").asString()).isEqualTo("spare battery");
+    assertThat(fleets.view(unit).path("carrier").path("with").asString()).startsWith("Child, version");
     assertThat(who.post("/api/units/" + unit + "/hand-out", to).body()).contains("Take it back first");
     assertThat(who.post("/api/units/" + unit + "/hand-in", "{\"note\":\"scratched\"}").statusCode()).isEqualTo(204);
     assertThat(Browserless.json(who.get("/api/units/" + unit)).path("custody").path(0).path("inNote").asString()).isEqualTo("scratched");
+  }
+
+  @Test
+  void aRadioWhoseLockWasChangedSinceIsPlannedAnew() {
+    long unit = fleets.unit("Heron H2", "Amateur II", false);
+    long list = fleets.list("Replanned", Fleets.LIST);
+    fleets.fault(unit, "cable-out", 3);
+    long run = fleets.run(list, List.of(unit));
+    JsonNode failed = fleets.ended(run).path(0);
+    assertThat(failed.path("leftOut").asInt()).isEqualTo(3);
+    JsonNode before = fleets.view(unit);
+    String changed = Fleets.draft(before.path("model").asLong(), before.path("serial").asString(), before.path("label").asString(), "Amateur", false);
+    assertThat(who.put("/api/units/" + unit, "{\"version\":1,\"unit\":" + changed + "}").statusCode()).isEqualTo(204);
+    fleets.fault(unit, "none", 0);
+    assertThat(who.post("/api/jobs/" + failed.path("id").asLong() + "/again", "{}").statusCode()).isEqualTo(204);
+    JsonNode done = fleets.ended(run).path(0);
+    assertThat(done.path("state").asString()).isEqualTo("good");
+    assertThat(done.path("entries").asInt()).isEqualTo(4);
+    assertThat(done.path("leftOut").asInt()).isZero();
   }
 
   @Test

@@ -53,6 +53,7 @@ class RadiosTest {
     String units = "/api/groups/" + who.group() + "/units";
     assertThat(who.post(units, Fleets.draft(heron, serial, "Twice", "Amateur", false)).body()).contains("serial number " + serial + " already");
     assertThat(who.post(units, Fleets.draft(heron, serial + "x", "Unset", "", false)).body()).contains("Say how it is set: Open, Amateur, Amateur II");
+    assertThat(who.post(units, Fleets.draft(fleets.model("Otter M5"), serial + "y", "Van", "", true)).body()).contains("no way to switch its whole transmitter off");
     assertThat(who.put("/api/units/" + unit, "{\"version\":1,\"unit\":" + Fleets.draft(heron, serial, "Renamed", "Open", false) + "}").statusCode()).isEqualTo(204);
     assertThat(who.put("/api/units/" + unit, "{\"version\":1,\"unit\":" + Fleets.draft(heron, serial, "Late", "Open", false) + "}").body())
         .contains("Somebody else changed it");

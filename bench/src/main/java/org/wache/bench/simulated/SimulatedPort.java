@@ -19,6 +19,7 @@ import org.wache.bench.wire.Frame;
 public final class SimulatedPort implements AutoCloseable {
 
   private static final int BITS_OF_A_BYTE = 10;
+  private static final int WAIT_IN_LINE = 8;
 
   private final SimulatedRadio radio;
   private final int baud;
@@ -37,7 +38,7 @@ public final class SimulatedPort implements AutoCloseable {
     this.radio = radio;
     this.baud = baud;
     this.server = new ServerSocket();
-    server.bind(new InetSocketAddress(InetAddress.getLoopbackAddress(), 0), 1);
+    server.bind(new InetSocketAddress(InetAddress.getLoopbackAddress(), 0), WAIT_IN_LINE);
     Thread thread = new Thread(this::serve, "simulated radio " + server.getLocalPort());
     thread.setDaemon(true);
     thread.start();

@@ -9,10 +9,8 @@ import org.wache.audit.FitRule;
 import org.wache.audit.RulePage;
 import org.wache.audit.Slug;
 import org.wache.audit.Sum;
-import org.wache.channel.Channel;
 import org.wache.channel.Field;
 import org.wache.radio.Display;
-import org.wache.radio.ShortNames;
 
 /** The name does not stand on the radio's display. */
 public final class RadioName implements FitRule {
@@ -46,14 +44,11 @@ public final class RadioName implements FitRule {
         .working(() -> tooLong ? Sum.of(Integer.toString(name.length()), "", "characters of the name")
             .limit(Integer.toString(display.get().length()), "", "characters of the display") : Sum.NONE)
         .source("the model's data")
-        .cures(() -> List.of(shortened(fit, display.get(), name))));
+        .cures(() -> List.of(shortened(fit, display.get()))));
   }
 
-  private static Change shortened(Fit fit, Display display, String name) {
-    List<String> names = fit.entry().list().channels().stream().map(Channel::name).toList();
-    String unique = ShortNames.of(names, display.length(), display.letters()).get(fit.entry().position()).name();
-    String mine = fit.entry().list().channels().get(fit.entry().position()).name().equals(name) ? unique
-        : ShortNames.of(List.of(name), display.length(), display.letters()).get(0).name();
-    return Change.of("Call it " + mine, Field.NAME, mine);
+  private static Change shortened(Fit fit, Display display) {
+    String name = fit.entry().shortName(display);
+    return Change.of("Call it " + name, Field.NAME, name);
   }
 }

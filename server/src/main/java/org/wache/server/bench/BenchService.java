@@ -40,7 +40,7 @@ public class BenchService {
    *
    * @param blocked why it cannot be written; null when it can
    */
-  record UnitPlan(long unit, String label, int entries, List<LeftOut> leftOut, String blocked, Loading loading) {}
+  record UnitPlan(long unit, int unitVersion, String label, int entries, List<LeftOut> leftOut, String blocked, Loading loading) {}
 
   /** What a run would do. */
   record RunPlan(long club, String listName, int listVersion, List<UnitPlan> units) {}
@@ -84,7 +84,7 @@ public class BenchService {
     String blocked = store.isOpen(unit.id()) ? "It is on the bench just now."
         : loading.placed().isEmpty() ? "No entry of the list may go into it."
         : fleet.held(unit.club(), unit.id()).map(message -> "It is held: " + message).orElse(null);
-    return new UnitPlan(unit.id(), unit.radio().label().orElse(""), loading.placed().size(), out, blocked, loading);
+    return new UnitPlan(unit.id(), unit.version(), unit.radio().label().orElse(""), loading.placed().size(), out, blocked, loading);
   }
 
   /** Starts a run on the version that was looked at. */
@@ -99,7 +99,7 @@ public class BenchService {
       throw new Refused(each.label() + ": " + each.blocked() + " Leave it out of the run.");
     });
     long run = store.addRun(plan.club(), list, plan.listName(), plan.listVersion(), account, callSign);
-    plan.units().forEach(each -> store.addJob(run, each.unit(), each.loading().image().bytes(), each.entries(),
+    plan.units().forEach(each -> store.addJob(run, each.unit(), each.unitVersion(), each.loading().image().bytes(), each.entries(),
         JSON.writeValueAsString(each.leftOut())));
     return run;
   }
@@ -114,9 +114,28 @@ public class BenchService {
     fleet.held(fleet.unit(account, found.unit()).club(), found.unit()).ifPresent(message -> {
       throw new Refused(found.label() + " is held: " + message);
     });
+    replan(account, found);
     if (!store.again(job)) {
       throw new Refused(found.label() + " came off the bench well; there is nothing to do again.");
     }
+  }
+
+  /** When the radio's data changed since, such as its lock, what goes into it is worked out anew. */
+  private void replan(long account, BenchStore.Job job) {
+    Fleet.Unit unit = fleet.unit(account, job.unit());
+    if (store.unitVersion(job.id()) == unit.version()) {
+      return;
+    }
+    BenchStore.Run run = store.run(account, job.run()).orElseThrow(() -> new Missing("The run"));
+    RunPlan plan = plan(account, run.list(), List.of(unit.id()));
+    if (plan.listVersion() != run.listVersion()) {
+      throw new Refused("The data of " + job.label() + " were changed since, and so was the list: put the list into it in a new run.");
+    }
+    UnitPlan now = plan.units().get(0);
+    if (now.blocked() != null) {
+      throw new Refused(job.label() + ": " + now.blocked());
+    }
+    store.plan(job.id(), unit.version(), now.loading().image().bytes(), now.entries(), JSON.writeValueAsString(now.leftOut()));
   }
 
   /** Takes what waits out of a run. */

@@ -88,9 +88,12 @@ class BenchStore {
         .param("callSign", callSign).query(Long.class).single();
   }
 
-  void addJob(long run, long unit, byte[] wanted, int entries, String leftOut) {
-    jdbc.sql("insert into bench_job (run_id, unit_id, wanted, entries, left_out, state) values (:run, :unit, :wanted, :entries, :leftOut::jsonb, 'waiting')")
-        .param("run", run).param("unit", unit).param("wanted", wanted).param("entries", entries).param("leftOut", leftOut).update();
+  void addJob(long run, long unit, int unitVersion, byte[] wanted, int entries, String leftOut) {
+    jdbc.sql("""
+            insert into bench_job (run_id, unit_id, unit_version, wanted, entries, left_out, state)
+            values (:run, :unit, :version, :wanted, :entries, :leftOut::jsonb, 'waiting')
+            """)
+        .param("run", run).param("unit", unit).param("version", unitVersion).param("wanted", wanted).param("entries", entries).param("leftOut", leftOut).update();
   }
 
   boolean isOpen(long unit) {
@@ -141,6 +144,17 @@ class BenchStore {
             """)
         .param("job", job).param("worker", worker).param("state", state).param("message", message).param("cure", cure)
         .param("outcome", outcome).update() == 1;
+  }
+
+  /** The version of the radio's data that work was planned for. */
+  int unitVersion(long job) {
+    return jdbc.sql("select unit_version from bench_job where id = :job").param("job", job).query(Integer.class).single();
+  }
+
+  /** Plans work anew, after the radio's data changed. */
+  void plan(long job, int unitVersion, byte[] wanted, int entries, String leftOut) {
+    jdbc.sql("update bench_job set unit_version = :version, wanted = :wanted, entries = :entries, left_out = :leftOut::jsonb where id = :job")
+        .param("job", job).param("version", unitVersion).param("wanted", wanted).param("entries", entries).param("leftOut", leftOut).update();
   }
 
   /** Puts work that failed, differs or was stopped back in the queue. */

@@ -67,7 +67,7 @@ final class MatrixColumns {
 
   /** A column for each class of licence that is held by a person. */
   static MatrixColumns classes(Audits audits, Source source) {
-    AuditContext plain = audits.context(source, audits.today());
+    AuditContext plain = lawOnly(audits, source);
     Edition edition = plain.edition();
     Map<String, Holder> holders = new LinkedHashMap<>();
     holders.put(NOBODY, new Holder(NOBODY, List.of()));
@@ -92,9 +92,14 @@ final class MatrixColumns {
 
   private static AuditContext everyone(Audits audits, Source source, List<RosterHolder> roster) {
     LocalDate day = audits.today();
-    AuditContext context = audits.context(source, day);
+    AuditContext context = lawOnly(audits, source);
     String own = source.parent().map(ListStore.Head::context).orElse(source.head().context());
     return context.with(Context.of(own).with(List.of()).at(day, roster, "[]", "[]").holders());
+  }
+
+  /** Who may key is a question of law; what fits which radio is told elsewhere. */
+  private static AuditContext lawOnly(Audits audits, Source source) {
+    return audits.context(source, audits.today()).forRadios(List.of());
   }
 
   private static String holds(Holder holder) {

@@ -42,8 +42,8 @@ public class Fleet {
     }
   }
 
-  /** One unit: its key, and how it is to be. */
-  public record Unit(long id, long club, String serial, Radio radio) {}
+  /** One unit: its key, and how it is to be in this version of its data. */
+  public record Unit(long id, long club, int version, String serial, Radio radio) {}
 
   /** Every model in every setting that units have; a model without units in no particular setting. */
   public List<Setting> settings(long club) {
@@ -96,7 +96,7 @@ public class Fleet {
   }
 
   private Unit unit(RadioStore.StoredUnit stored) {
-    return new Unit(stored.id(), stored.clubId(), stored.serial(), radio(stored, model(store.modelOf(stored.modelId()))));
+    return new Unit(stored.id(), stored.clubId(), stored.version(), stored.serial(), radio(stored, model(store.modelOf(stored.modelId()))));
   }
 
   /** Why a radio may not be handed out or written; empty when nothing speaks against it. */

@@ -65,8 +65,8 @@ class RadioController {
       @Schema(nullable = true) Custody carrier, @Schema(nullable = true) Load load, List<RadioFact> facts, @Schema(nullable = true) String held,
       @Schema(nullable = true) String bench, @Schema(nullable = true) Long run) {}
 
-  /** Who has a radio, or had it. */
-  record Custody(long id, long party, String name, String note, OffsetDateTime outAt, String outBy, @Schema(nullable = true) OffsetDateTime inAt,
+  /** Who has a radio, or had it; with is what was in it when it was handed out. */
+  record Custody(long id, long party, String name, String with, String note, OffsetDateTime outAt, String outBy, @Schema(nullable = true) OffsetDateTime inAt,
       @Schema(nullable = true) String inBy, String inNote) {}
 
   /** What was put into a radio; newest is the version that the list has now. */
@@ -138,7 +138,7 @@ class RadioController {
   }
 
   private static Custody custody(RadioStore.Held held) {
-    return new Custody(held.id(), held.party(), held.name(), held.note(), held.outAt(), held.outBy(), held.inAt(), held.inBy(), held.inNote());
+    return new Custody(held.id(), held.party(), held.name(), held.with(), held.note(), held.outAt(), held.outBy(), held.inAt(), held.inBy(), held.inNote());
   }
 
   private static Load load(RadioStore.Loaded loaded) {

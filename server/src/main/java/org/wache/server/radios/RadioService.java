@@ -6,6 +6,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.wache.exchange.FileProblem;
 import org.wache.exchange.RadioReader;
+import org.wache.radio.Guard;
 import org.wache.radio.LockMode;
 import org.wache.radio.RadioModel;
 import org.wache.server.accounts.AccountStore;
@@ -155,6 +156,11 @@ public class RadioService {
     if (lock.isEmpty() && !(given.lock().isBlank() && model.coverage().lockModes().isEmpty())) {
       throw new Refused(model.coverage().lockModes().isEmpty() ? model.name() + " has no lock settings."
           : "Say how it is set: " + String.join(", ", model.coverage().lockModes().stream().map(LockMode::name).toList()) + ".");
+    }
+    boolean known = !model.guard().inhibits().isEmpty();
+    if (given.inhibited() && known && !model.guard().inhibits().contains(Guard.Inhibit.RADIO)) {
+      throw new Refused(model.name() + " has no way to switch its whole transmitter off. Put a list into it in which every entry only listens, or"
+          + " choose another model.");
     }
     return new UnitDraft(given.model(), serial, given.label().strip(), lock.map(LockMode::name).orElse(""), given.inhibited(), given.owner().strip());
   }

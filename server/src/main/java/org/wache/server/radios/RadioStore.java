@@ -175,13 +175,15 @@ class RadioStore {
 
   /** Who has a radio, or had it. */
   record Held(long unit, long id, long party, String name, String note, OffsetDateTime outAt, String outBy, OffsetDateTime inAt, String inBy,
-      String inNote, Long load) {}
+      String inNote, String with) {}
 
   private static final String CUSTODY = """
       select custody.unit_id, custody.id, custody.party_id, party.name, custody.note, custody.out_at, giver.name as out_by, custody.in_at,
-             taker.name as in_by, custody.in_note, custody.load_id
+             taker.name as in_by, custody.in_note,
+             coalesce(unit_load.list_name || ', version ' || unit_load.list_version, '') as with_list
       from custody join party on party.id = custody.party_id join account giver on giver.id = custody.out_by
       left join account taker on taker.id = custody.in_by
+      left join unit_load on unit_load.id = custody.load_id
       """;
 
   /** Who has the radios of a group now. */
@@ -198,7 +200,7 @@ class RadioStore {
   private static Held held(ResultSet row, int number) throws SQLException {
     return new Held(row.getLong("unit_id"), row.getLong("id"), row.getLong("party_id"), row.getString("name"), row.getString("note"),
         row.getObject("out_at", OffsetDateTime.class), row.getString("out_by"), row.getObject("in_at", OffsetDateTime.class),
-        row.getString("in_by"), row.getString("in_note"), row.getObject("load_id", Long.class));
+        row.getString("in_by"), row.getString("in_note"), row.getString("with_list"));
   }
 
   /** Hands a radio to somebody of the same group; false when there is no such person. */
