@@ -28,6 +28,7 @@ export function FitPage() {
   const [cell, setCell] = useState<Cell>({ row: 0, column: 0 });
   const [trouble, setTrouble] = useState(false);
   const [done, setDone] = useState<Edit>();
+  const [picked, setPicked] = useState<number[]>();
   const fit = useQuery({
     queryKey: ['fit', list],
     placeholderData: keepPreviousData,
@@ -68,9 +69,9 @@ export function FitPage() {
           body: { before: fit.data!.models, after: models },
         }),
       ),
-    onSuccess: refresh,
+    onSettled: () => refresh().then(() => setPicked(undefined)),
   });
-  const models = choose.isPending ? choose.variables : (fit.data?.models ?? []);
+  const models = picked ?? fit.data?.models ?? [];
   const column = matrix?.columns[cell.column];
   const fitColumn = fit.data?.columns.find((each) => each.key === column?.key);
   const entry = matrix?.entries[cell.row];
@@ -182,7 +183,9 @@ export function FitPage() {
               }
               onJudge={(judged) => {
                 const others = fit.data.models.filter((id) => id !== fitColumn.model);
-                choose.mutate(judged ? [...others, fitColumn.model] : others);
+                const next = judged ? [...others, fitColumn.model] : others;
+                setPicked(next);
+                choose.mutate(next);
               }}
             />
           )}

@@ -2,7 +2,7 @@
 export function Keys({ keys }: { keys: string[] }) {
   if (keys.length === 0) return null;
   return (
-    <span className="flex flex-wrap items-center gap-1 py-0.5">
+    <span className="flex flex-wrap items-center gap-1 py-0.5 print:mx-1 print:inline-flex print:gap-0.5 print:py-0">
       {keys.map((key, index) =>
         key.includes(' until ') ? (
           <span key={index} className="text-soft">
@@ -11,7 +11,7 @@ export function Keys({ keys }: { keys: string[] }) {
         ) : (
           <kbd
             key={index}
-            className="border-edge bg-paper rounded border px-1.5 font-mono text-[12px] leading-5 print:border-black"
+            className="border-edge bg-paper rounded border px-1.5 font-mono text-[12px] leading-5 print:border-black print:px-1 print:text-[9px] print:leading-4"
           >
             {key}
           </kbd>

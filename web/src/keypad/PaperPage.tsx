@@ -99,7 +99,7 @@ function Entry({ entry, list, model }: { entry: Schemas['PaperEntry']; list: num
   return (
     <section
       aria-label={entry.name}
-      className="border-line bg-sheet break-inside-avoid rounded border px-4 py-3 print:border-black"
+      className="border-line bg-sheet break-inside-avoid rounded border px-4 py-3 print:border-black print:py-1.5 print:text-[10px]"
     >
       <div className="flex flex-wrap items-baseline gap-x-4 pb-2">
         <h2 className="font-semibold">
@@ -118,14 +118,14 @@ function Entry({ entry, list, model }: { entry: Schemas['PaperEntry']; list: num
           Practise it
         </Link>
       </div>
-      <ol className="text-second grid gap-x-8 gap-y-1 lg:grid-cols-2 print:grid-cols-2">
+      <ol className="text-second grid gap-x-8 gap-y-1 lg:grid-cols-2 print:grid-cols-2 print:gap-y-0 print:text-[10px]">
         {entry.steps.map((step, index) => (
           <li key={index} className="flex gap-2">
             <span className="text-soft w-5 shrink-0 text-right font-mono">{index + 1}</span>
             <span className="min-w-0">
               <span>{step.what}</span>
               <Keys keys={step.keys} />
-              {step.see && <span className="text-soft block">shows: {step.see}</span>}
+              {step.see && <span className="text-soft block print:ml-1 print:inline">shows: {step.see}</span>}
             </span>
           </li>
         ))}
