@@ -3,6 +3,8 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, data, type Schemas } from '../api/client';
 import { inside, standing } from '../radios/state';
+import { useRadios } from '../radios/useRadios';
+import { useLists } from '../lists/useLists';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { Notice } from '../ui/Notice';
@@ -23,14 +25,8 @@ export function NewRun({ group, list: given, onStarted }: Props) {
   const [list, setList] = useState(given ?? '');
   const [units, setUnits] = useState<ReadonlySet<number>>(new Set());
   const [sign, setSign] = useState(callSign());
-  const lists = useQuery({
-    queryKey: ['lists', group],
-    queryFn: () => data(api.GET('/api/groups/{group}/lists', { params: { path: { group } } })),
-  });
-  const radios = useQuery({
-    queryKey: ['radios', group],
-    queryFn: () => data(api.GET('/api/groups/{group}/radios', { params: { path: { group } } })),
-  });
+  const lists = useLists(group);
+  const radios = useRadios(group);
   const chosen = [...units];
   const plan = useQuery({
     queryKey: ['bench-plan', list, chosen.join()],

@@ -1,7 +1,8 @@
 import type { Cure, Finding, Slip } from '../api/client';
 import { Button } from '../ui/Button';
 import { some } from '../ui/people';
-import { VerdictMark, verdictEdge, verdictText, verdictWord } from '../ui/VerdictMark';
+import { VerdictMark, verdictEdge, verdictText } from '../ui/VerdictMark';
+import { CureButton } from './CureButton';
 import { EdgeDrawing } from './EdgeDrawing';
 import { SumView } from './SumView';
 
@@ -58,14 +59,7 @@ export function FindingView({ finding, slip, everyone, cures, onCure, onDrop }: 
         {cures.length > 0 && (
           <div className="flex flex-wrap gap-1.5 pb-1">
             {cures.map(({ cure, key }) => (
-              <Button key={cure.label} onClick={() => onCure(cure)} className="text-second max-w-full">
-                <kbd className="text-soft font-mono">{key}</kbd>
-                <span className="truncate">{cure.label}</span>
-                <span className="text-soft inline-flex items-center gap-1">
-                  → <VerdictMark verdict={cure.verdictAfter} size={11} />
-                  {verdictWord(cure.verdictAfter).toLowerCase()}
-                </span>
-              </Button>
+              <CureButton key={cure.label} cure={cure} digit={key} onPress={() => onCure(cure)} />
             ))}
           </div>
         )}

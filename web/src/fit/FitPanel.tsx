@@ -2,11 +2,11 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { Link } from 'react-router';
 import { api, data, type Cure, type Schemas } from '../api/client';
+import { CureButton } from '../desk/CureButton';
 import { SumView } from '../desk/SumView';
-import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
 import { some } from '../ui/people';
-import { VerdictMark, verdictEdge, verdictText, verdictWord } from '../ui/VerdictMark';
+import { VerdictMark, verdictEdge, verdictText } from '../ui/VerdictMark';
 
 interface Props {
   list: number;
@@ -133,19 +133,13 @@ export function FitPanel({ list, column, entry, variant, busy, onCure, onJudge }
               {!variant && finding.cures.length > 0 && (
                 <div className="flex flex-wrap gap-1.5">
                   {finding.cures.map((cure) => (
-                    <Button
+                    <CureButton
                       key={cure.label}
-                      className="text-second max-w-full"
+                      cure={cure}
+                      digit={cures.indexOf(cure) + 1}
                       disabled={busy || reason.isPlaceholderData}
-                      onClick={() => onCure(reason.data, cure)}
-                    >
-                      <kbd className="text-soft font-mono">{cures.indexOf(cure) + 1 || ''}</kbd>
-                      <span className="truncate">{cure.label}</span>
-                      <span className="text-soft inline-flex items-center gap-1">
-                        → <VerdictMark verdict={cure.verdictAfter} size={11} />
-                        {verdictWord(cure.verdictAfter).toLowerCase()}
-                      </span>
-                    </Button>
+                      onPress={() => onCure(reason.data, cure)}
+                    />
                   ))}
                 </div>
               )}

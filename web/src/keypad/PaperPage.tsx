@@ -3,6 +3,7 @@ import { Link, useParams, useSearchParams } from 'react-router';
 import { useGroup } from '../accounts/group';
 import { api, data, type Schemas } from '../api/client';
 import { ListHeader } from '../desk/ListHeader';
+import { useRadios } from '../radios/useRadios';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { Notice } from '../ui/Notice';
@@ -13,11 +14,7 @@ export function PaperPage() {
   const list = Number(useParams().list);
   const { group } = useGroup();
   const [params, setParams] = useSearchParams();
-  const radios = useQuery({
-    queryKey: ['radios', group?.id],
-    enabled: group !== undefined,
-    queryFn: () => data(api.GET('/api/groups/{group}/radios', { params: { path: { group: group!.id } } })),
-  });
+  const radios = useRadios(group?.id);
   const models = radios.data?.models ?? [];
   const model = Number(
     params.get('model') ?? [...models].sort((a, b) => b.units - a.units).find((each) => each.keypad)?.id ?? 0,

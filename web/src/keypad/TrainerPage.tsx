@@ -3,6 +3,8 @@ import { useCallback, useEffect, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { useGroup } from '../accounts/group';
 import { api, data, type Schemas } from '../api/client';
+import { useRadios } from '../radios/useRadios';
+import { useLists } from '../lists/useLists';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { Notice } from '../ui/Notice';
@@ -17,16 +19,8 @@ const MARK: Record<string, string> = { good: 'clear', wrong: 'hold', note: 'quer
 export function TrainerPage() {
   const { group } = useGroup();
   const [params, setParams] = useSearchParams();
-  const radios = useQuery({
-    queryKey: ['radios', group?.id],
-    enabled: group !== undefined,
-    queryFn: () => data(api.GET('/api/groups/{group}/radios', { params: { path: { group: group!.id } } })),
-  });
-  const lists = useQuery({
-    queryKey: ['lists', group?.id],
-    enabled: group !== undefined,
-    queryFn: () => data(api.GET('/api/groups/{group}/lists', { params: { path: { group: group!.id } } })),
-  });
+  const radios = useRadios(group?.id);
+  const lists = useLists(group?.id);
   const able = (radios.data?.models.filter((each) => each.keypad) ?? []).sort((a, b) => b.units - a.units);
   const model = Number(params.get('model') ?? able[0]?.id ?? 0);
   const list = Number(

@@ -1,9 +1,10 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQueryClient } from '@tanstack/react-query';
 import { Link, useNavigate } from 'react-router';
 import { useGroup } from '../accounts/group';
-import { api, data, type Schemas } from '../api/client';
+import { type Schemas } from '../api/client';
 import { Time } from '../home/Time';
 import { BringIn } from '../intake/BringIn';
+import { useLists } from './useLists';
 import { moment } from '../ui/dates';
 import { GroupSelect } from '../ui/GroupSelect';
 import { Notice } from '../ui/Notice';
@@ -16,14 +17,7 @@ export function ListsPage() {
   const { group } = useGroup();
   const go = useNavigate();
   const queries = useQueryClient();
-  const lists = useQuery({
-    queryKey: ['lists', group?.id],
-    enabled: group !== undefined,
-    queryFn: () =>
-      data(api.GET('/api/groups/{group}/lists', { params: { path: { group: group!.id } } })).then((all) =>
-        [...all].sort((a, b) => b.counts.hold - a.counts.hold || b.counts.query - a.counts.query),
-      ),
-  });
+  const lists = useLists(group?.id);
   return (
     <div className="flex min-h-full flex-col">
       <title>Lists · Wache</title>

@@ -1,8 +1,7 @@
-import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { useGroup } from '../accounts/group';
-import { api, data } from '../api/client';
+import { useRadios } from './useRadios';
 import { Button } from '../ui/Button';
 import { INPUT } from '../ui/Field';
 import { GroupSelect } from '../ui/GroupSelect';
@@ -21,11 +20,7 @@ export function RadiosPage() {
   const [find, setFind] = useState('');
   const models = params.get('show') === 'models';
   const chosen = params.get(models ? 'model' : 'unit');
-  const radios = useQuery({
-    queryKey: ['radios', group?.id],
-    enabled: group !== undefined,
-    queryFn: () => data(api.GET('/api/groups/{group}/radios', { params: { path: { group: group!.id } } })),
-  });
+  const radios = useRadios(group?.id);
   const choose = (key: string | undefined) =>
     setParams(models ? { show: 'models', ...(key ? { model: key } : {}) } : key ? { unit: key } : {}, {
       replace: true,
