@@ -7,7 +7,7 @@ import { moment } from '../ui/dates';
 import { INPUT } from '../ui/Field';
 import { Notice } from '../ui/Notice';
 import { VerdictMark } from '../ui/VerdictMark';
-import { Section } from './UnitPanel';
+import { Section } from './Section';
 
 interface Props {
   unit: Schemas['UnitView'];

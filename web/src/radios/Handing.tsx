@@ -5,7 +5,7 @@ import { Button } from '../ui/Button';
 import { moment } from '../ui/dates';
 import { INPUT } from '../ui/Field';
 import { Notice } from '../ui/Notice';
-import { Section } from './UnitPanel';
+import { Section } from './Section';
 
 interface Props {
   group: number;

@@ -8,7 +8,7 @@ import { Field, INPUT, Labelled } from '../ui/Field';
 import { Notice } from '../ui/Notice';
 import { VerdictMark, verdictEdge } from '../ui/VerdictMark';
 import { Trend } from './Trend';
-import { Section } from './UnitPanel';
+import { Section } from './Section';
 
 const MEASURED: Record<string, string> = {
   output_power: 'Measured',

@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState, type ReactNode } from 'react';
+import { useState } from 'react';
 import { api, data, type Schemas } from '../api/client';
 import { Button } from '../ui/Button';
 import { moment } from '../ui/dates';
@@ -8,6 +8,7 @@ import { VerdictMark } from '../ui/VerdictMark';
 import { Checks } from './Checks';
 import { Handing } from './Handing';
 import { Measuring } from './Measuring';
+import { Section } from './Section';
 import { standing } from './state';
 import { UnitForm } from './UnitForm';
 
@@ -133,15 +134,5 @@ export function UnitPanel({ group, unit, radios, onDone }: Props) {
         Take {unit.label} out
       </button>
     </div>
-  );
-}
-
-/** A part of a radio's page. */
-export function Section({ title, children }: { title: string; children: ReactNode }) {
-  return (
-    <section aria-label={title} className="border-line flex flex-col gap-2 border-t pt-3">
-      <h3 className="font-semibold">{title}</h3>
-      {children}
-    </section>
   );
 }

@@ -58,6 +58,10 @@ public final class Audit {
 
   /** What one entry would come to if it were changed, the others as they are. */
   public EntryAudit tried(int position, Channel changed) {
+    if (moves(entries[position].channel(), changed)) {
+      ChannelList newList = list.with(position, changed);
+      return auditor.judge(new Entry(changed, position, newList, new ListIndex(newList.channels()), auditor.context()));
+    }
     return auditor.judge(new Entry(changed, position, list, index, auditor.context()));
   }
 

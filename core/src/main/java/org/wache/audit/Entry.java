@@ -85,7 +85,7 @@ public final class Entry {
   }
 
   /** The memories of a radio that the list's entries go into. */
-  Memories memories(Radio radio) {
+  public Memories memories(Radio radio) {
     return index.memories(list, radio.model().memory());
   }
 

@@ -176,6 +176,24 @@ class FitTest {
   }
 
   @Test
+  void anEntryWithoutMemoryIsOfferedOneThatIsFree() {
+    Audit numbered = auditor("nobody", Radio.of(of("'channels':3"))).audit(Audits.list(entry("number=1 rx_mhz=162.4 mode=NFM"),
+        entry("number=9 rx_mhz=162.55 mode=NFM")));
+    assertThat(cures(numbered, 1)).containsExactly(Map.of(Field.NUMBER, "2"));
+    Audit zoned = auditor("nobody", Radio.of(of("'zones':2,'channelsPerZone':1"))).audit(Audits.list(entry("rx_mhz=162.4 mode=NFM"),
+        entry("rx_mhz=162.55 mode=NFM")));
+    assertThat(cures(zoned, 1)).containsExactly(Map.of(Field.ZONE, "Zone 2"));
+    Audit full = auditor("nobody", Radio.of(of("'channels':1"))).audit(Audits.list(entry("number=1 rx_mhz=162.4 mode=NFM"),
+        entry("number=2 rx_mhz=162.55 mode=NFM")));
+    assertThat(cures(full, 1)).isEmpty();
+  }
+
+  private static List<Map<Field, String>> cures(Audit audit, int position) {
+    Finding finding = audit.findings(position).stream().filter(each -> each.slug() == Slug.RADIO_CAPACITY).findFirst().orElseThrow();
+    return new Remedies(audit, position).of(finding).stream().map(cure -> cure.change().fields()).toList();
+  }
+
+  @Test
   void aChangeOfNumberOrZoneIsFeltByTheOtherEntries() {
     Radio small = Radio.of(of("'channels':2"));
     Channel[] three = IntStream.of(1, 2, 3).mapToObj(n -> entry("number=" + n + " rx_mhz=162.5" + n + "5 mode=NFM")).toArray(Channel[]::new);

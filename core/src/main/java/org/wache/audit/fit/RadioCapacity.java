@@ -1,8 +1,13 @@
 package org.wache.audit.fit;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.OptionalInt;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.wache.audit.Change;
 import org.wache.audit.Finding;
 import org.wache.audit.Fit;
@@ -10,6 +15,7 @@ import org.wache.audit.FitRule;
 import org.wache.audit.RulePage;
 import org.wache.audit.Slug;
 import org.wache.audit.Sum;
+import org.wache.channel.Channel;
 import org.wache.channel.Field;
 import org.wache.radio.Memories;
 import org.wache.radio.MemorySize;
@@ -53,6 +59,24 @@ public final class RadioCapacity implements FitRule {
     return found;
   }
 
+  /** The first place that is free: another zone, or the lowest number that no entry has. */
+  private static List<Change> places(Fit fit, MemorySize size) {
+    List<Channel> channels = fit.entry().list().channels();
+    if (size.zones().isPresent()) {
+      Map<String, Integer> filled = new LinkedHashMap<>();
+      channels.forEach(each -> filled.merge(each.text(Field.ZONE).strip(), 1, Integer::sum));
+      String zone = filled.entrySet().stream().filter(each -> each.getValue() < size.perZone().orElse(Integer.MAX_VALUE)).map(Map.Entry::getKey)
+          .findFirst().orElse("Zone " + (filled.size() + 1));
+      return List.of(Change.of("Put it into " + (zone.isEmpty() ? "no zone" : zone), Field.ZONE, zone));
+    }
+    if (!fit.entry().memories(fit.radio()).byNumber()) {
+      return List.of();
+    }
+    Set<String> taken = channels.stream().map(each -> each.number().strip()).collect(Collectors.toSet());
+    return IntStream.rangeClosed(1, size.channels().orElse(0)).mapToObj(Integer::toString).filter(number -> !taken.contains(number)).limit(1)
+        .map(number -> Change.of("Number it " + number, Field.NUMBER, number)).toList();
+  }
+
   private static Finding full(Fit fit, MemorySize size, Memories.Slot slot) {
     int entries = fit.entry().list().channels().size();
     OptionalInt most = size.zones().isPresent() && size.perZone().isPresent()
@@ -63,6 +87,7 @@ public final class RadioCapacity implements FitRule {
         .working(() -> most.isEmpty() ? Sum.NONE : Sum.of(Integer.toString(entries), "", "entries of the list")
             .limit(Integer.toString(most.getAsInt()), "", "memories of the radio"))
         .source("the model's data")
+        .cures(() -> room ? places(fit, size) : List.of())
         .advice(() -> {
           List<String> all = new ArrayList<>();
           if (room) {
