@@ -24,6 +24,7 @@ export function ToneTool({ desk, onTake, onClose }: ToolProps) {
   const entries = only && without.length > 0 ? without.map((slip) => slip.id) : [];
   const body = { entries, digital, codesOnly: codesOnly && !digital, models };
   const knowledge = known.data?.knowledge;
+  const tables = known.data?.tables ?? [];
   if (editing && known.data)
     return (
       <ToneKnowledge
@@ -69,10 +70,10 @@ export function ToneTool({ desk, onTake, onClose }: ToolProps) {
         />
         Only entries that have none ({without.length})
       </label>
-      {(knowledge?.tables.length ?? 0) > 0 && (
+      {tables.length > 0 && (
         <fieldset className="flex flex-col gap-1">
           <legend className="text-soft text-[12px]">Every radio of these can do them</legend>
-          {knowledge?.tables.map((table) => (
+          {tables.map((table) => (
             <label key={table.model} className="flex items-center gap-2">
               <input
                 type="checkbox"
@@ -98,7 +99,7 @@ export function ToneTool({ desk, onTake, onClose }: ToolProps) {
           Neighbours and models’ tables
         </Button>
       </div>
-      <Translate group={desk.groupId} models={(knowledge?.tables ?? []).map((table) => table.model)} />
+      <Translate group={desk.groupId} models={tables.map((table) => table.model)} />
       <p className="text-second text-soft">
         Tones keep nothing private; they keep your radios quiet while others talk on the channel.
       </p>

@@ -131,6 +131,18 @@ class RadiosTest {
   }
 
   @Test
+  void tonesArePlannedAndTranslatedInTheModelsOwnTables() {
+    String tones = "/api/groups/" + who.group() + "/tones";
+    assertThat(Browserless.json(who.get(tones)).path("tables")).anySatisfy(table -> assertThat(table.path("model").asString()).isEqualTo("Otter M5"));
+    JsonNode translated = Browserless.json(who.get(tones + "/translation?of=2&model=Otter%20M5"));
+    assertThat(translated.path("tone").asString()).isEqualTo("88.5");
+    long list = fleets.list("Tones", Fleets.LIST);
+    HttpResponse<String> plan = who.post("/api/lists/" + list + "/proposals/tones",
+        "{\"entries\":[],\"digital\":false,\"codesOnly\":false,\"models\":[\"Otter M5\",\"Wren P1\"]}");
+    assertThat(plan.statusCode()).as(plan.body()).isEqualTo(200);
+  }
+
+  @Test
   void thePaperAndThePracticeGoByTheModel() {
     long list = fleets.list("By hand", Fleets.LIST);
     JsonNode paper = Browserless.json(who.get("/api/lists/" + list + "/keypad/" + fleets.model("Heron H2")));

@@ -31,6 +31,7 @@ import org.wache.server.accounts.WhoAsks;
 import org.wache.server.problems.Refused;
 import org.wache.server.tones.ToneKnowledge;
 import org.wache.server.tones.ToneKnowledgeStore;
+import org.wache.server.tones.ToneTables;
 import org.wache.signal.Frequency;
 import org.wache.signal.Tone;
 import org.wache.words.WrittenTone;
@@ -41,11 +42,13 @@ class ProposalController {
 
   private final ListService service;
   private final ToneKnowledgeStore knowledge;
+  private final ToneTables tables;
   private final WhoAsks who;
 
-  ProposalController(ListService service, ToneKnowledgeStore knowledge, WhoAsks who) {
+  ProposalController(ListService service, ToneKnowledgeStore knowledge, ToneTables tables, WhoAsks who) {
     this.service = service;
     this.knowledge = knowledge;
+    this.tables = tables;
     this.who = who;
   }
 
@@ -176,7 +179,7 @@ class ProposalController {
     }
     long account = who.account(principal).id();
     ToneKnowledge known = knowledge.known(account, seen.head().clubId()).knowledge();
-    List<ToneKnowledge.ModelTones> models = request.models().stream().map(name -> known.tables().stream()
+    List<ToneKnowledge.ModelTones> models = request.models().stream().map(name -> tables.of(seen.head().clubId(), known).stream()
         .filter(each -> each.model().equals(name)).findFirst()
         .orElseThrow(() -> new Refused("The group has no table of tones for “" + name + "”."))).toList();
     List<Set<Tone>> able = new ArrayList<>(models.stream().map(ProposalController::tones).toList());

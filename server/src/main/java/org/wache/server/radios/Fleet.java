@@ -13,6 +13,7 @@ import org.wache.radio.Radio;
 import org.wache.radio.RadioModel;
 import org.wache.server.accounts.AccountStore;
 import org.wache.server.problems.Missing;
+import org.wache.signal.Tone;
 
 /** The radios of a group as the audit and the bench need them. */
 @Component
@@ -44,6 +45,14 @@ public class Fleet {
 
   /** One unit: its key, and how it is to be in this version of its data. */
   public record Unit(long id, long club, int version, String serial, Radio radio) {}
+
+  /** The models that have tables of tones of their own, with their tones in the order of the models' own numbers. */
+  public Map<String, List<Tone>> toneTables(long club) {
+    Map<String, List<Tone>> tables = new LinkedHashMap<>();
+    store.models(club).stream().map(Fleet::model).filter(model -> !model.tones().table().isEmpty())
+        .forEach(model -> tables.put(model.name(), model.tones().table()));
+    return tables;
+  }
 
   /** Every model in every setting that units have; a model without units in no particular setting. */
   public List<Setting> settings(long club) {

@@ -30,17 +30,19 @@ class ToneKnowledgeController {
   private static final int CODES = 38;
 
   private final ToneKnowledgeStore store;
+  private final ToneTables tables;
   private final WhoAsks who;
   private final Clock clock;
 
-  ToneKnowledgeController(ToneKnowledgeStore store, WhoAsks who, Clock clock) {
+  ToneKnowledgeController(ToneKnowledgeStore store, ToneTables tables, WhoAsks who, Clock clock) {
     this.store = store;
+    this.tables = tables;
     this.who = who;
     this.clock = clock;
   }
 
-  /** What is known, in its newest version. */
-  record KnownTones(int version, ToneKnowledge knowledge) {}
+  /** What is known, in its newest version; tables are those typed in and those of the radio models. */
+  record KnownTones(int version, ToneKnowledge knowledge, List<ToneKnowledge.ModelTones> tables) {}
 
   /** New knowledge, and the version it was begun on. */
   record KnownTonesChange(int before, @NotNull @Valid ToneKnowledge knowledge) {}
@@ -48,7 +50,7 @@ class ToneKnowledgeController {
   @GetMapping("/api/groups/{group}/tones")
   KnownTones tones(Principal principal, @PathVariable long group) {
     ToneKnowledgeStore.Known known = store.known(who.account(principal).id(), group);
-    return new KnownTones(known.version(), known.knowledge());
+    return new KnownTones(known.version(), known.knowledge(), tables.of(group, known.knowledge()));
   }
 
   /**
@@ -68,21 +70,21 @@ class ToneKnowledgeController {
   /** Translates a tone: hertz, a digital code, "code 12", or, with a model, the model's own number. */
   @GetMapping("/api/groups/{group}/tones/translation")
   Translated translate(Principal principal, @PathVariable long group, @RequestParam String of, @RequestParam(defaultValue = "") String model) {
-    ToneKnowledge knowledge = store.known(who.account(principal).id(), group).knowledge();
+    List<ToneKnowledge.ModelTones> models = tables.of(group, store.known(who.account(principal).id(), group).knowledge());
     ToneTable table = RulebookReader.shipped("us").on(LocalDate.now(clock)).tones();
     Tone tone = model.isEmpty() ? WrittenTone.read(of, table).flatMap(WrittenTone::tone)
-        .orElseThrow(() -> new Refused("“" + of + "” is no tone. Write it like 100.0, D023 or code 12.")) : inModel(knowledge, model, of);
+        .orElseThrow(() -> new Refused("“" + of + "” is no tone. Write it like 100.0, D023 or code 12.")) : inModel(models, model, of);
     Optional<Integer> code = IntStream.rangeClosed(1, CODES).boxed()
         .filter(number -> table.consumerCode(number).filter(tone::equals).isPresent()).findFirst();
     Optional<String> other = tone instanceof Tone.Dcs dcs
         ? table.sameSound(new Tone.Dcs(dcs.code(), !dcs.inverted())).map(same -> new Tone.Dcs(same.code(), true).text()) : Optional.empty();
     return new Translated(tone.text(), Words.tone(tone) + (table.knows(tone) ? "" : ", which is in no table"), code, other,
-        knowledge.tables().stream().map(each -> new NumberInModel(each.model(),
+        models.stream().map(each -> new NumberInModel(each.model(),
             Optional.of(each.tones().indexOf(tone.text()) + 1).filter(number -> number > 0))).toList());
   }
 
-  private static Tone inModel(ToneKnowledge knowledge, String model, String number) {
-    ToneKnowledge.ModelTones table = knowledge.tables().stream().filter(each -> each.model().equals(model)).findFirst()
+  private static Tone inModel(List<ToneKnowledge.ModelTones> models, String model, String number) {
+    ToneKnowledge.ModelTones table = models.stream().filter(each -> each.model().equals(model)).findFirst()
         .orElseThrow(() -> new Refused("The group has no table of tones for “" + model + "”."));
     boolean there = number.strip().matches("[0-9]{1,3}") && Integer.parseInt(number.strip()) >= 1
         && Integer.parseInt(number.strip()) <= table.tones().size();
