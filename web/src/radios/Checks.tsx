@@ -90,7 +90,7 @@ export function Checks({ unit, units, checks }: Props) {
                 <span className="inline-flex translate-y-[2px] pr-1.5">
                   <VerdictMark verdict={each.good ? 'clear' : 'hold'} size={12} />
                 </span>
-                {KIND[each.kind]} {each.other}:{' '}
+                {[KIND[each.kind], each.other].filter(Boolean).join(' ')}:{' '}
                 {each.lines.length === 0
                   ? 'as it should be'
                   : `${each.lines.filter((line) => line.good).length} of ${each.lines.length} as they should be`}

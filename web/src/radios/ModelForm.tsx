@@ -3,7 +3,7 @@ import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { Field } from '../ui/Field';
 import { Notice } from '../ui/Notice';
-import { changed, LINES, type ModelBody } from './modelBody';
+import { changed, inWords, LINES, type ModelBody } from './modelBody';
 
 interface Props {
   body: ModelBody;
@@ -62,7 +62,7 @@ export function ModelForm({ body, title, problem, busy, onSave, onLeave }: Props
           Save
         </Button>
       </div>
-      {(unread ?? problem) && <Notice message={(unread ?? problem)!} />}
+      {(unread ?? problem) && <Notice message={unread ?? inWords(problem!)} />}
       <p className="text-second text-soft">What is left empty is not known, and not judged.</p>
       <Choice
         label="Kind"

@@ -94,6 +94,15 @@ export const LINES: Line[] = [
   text('edgeSlots', 'Band-edge slots', ''),
 ];
 
+/** A message of the server about a key of the file, with the line's label in place of the key. */
+export function inWords(message: string): string {
+  return message.replace(/^(\w+)(?:\[(\d+)\])?(\.\w+)? should be/, (all, key: string, index?: string) => {
+    const line = LINES.find((each) => each.key === key);
+    if (!line) return all;
+    return `${line.label}${index === undefined ? '' : ` (number ${Number(index) + 1})`}: should be`;
+  });
+}
+
 /** The file after a line was changed; a line left empty is not in it. */
 export function changed(body: ModelBody, line: Line, typed: string): ModelBody {
   const next = { ...body };

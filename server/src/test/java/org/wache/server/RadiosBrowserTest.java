@@ -73,7 +73,7 @@ class RadiosBrowserTest extends InBrowser {
     assertAccessible();
     page.getByLabel("Talks on, MHz").fill("148–144");
     button("Save").click();
-    assertThat(page.getByRole(AriaRole.ALERT)).containsText("transmit[0] should be two frequencies");
+    assertThat(page.getByRole(AriaRole.ALERT)).containsText("Talks on, MHz (number 1): should be two frequencies");
     button("Leave it").click();
     assertThat(page.getByText("Band-edge slots")).isVisible();
   }
