@@ -15,6 +15,8 @@ import java.util.List;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.context.ConfigurableApplicationContext;
 import tools.jackson.databind.JsonNode;
 
@@ -185,9 +187,10 @@ class BenchTest {
     assertThat(jobs).noneSatisfy(job -> assertThat(job.path("state").asString()).isEqualTo("good"));
   }
 
-  /** A server is killed in the middle of a run; the next one finds what it broke off and finishes it. */
-  @Test
-  void aRunBrokenOffByAKilledServerIsFoundAndFinished() throws Exception {
+  /** A server is killed, or ended, in the middle of a run; the next one finds what it broke off and finishes it. */
+  @ParameterizedTest
+  @ValueSource(booleans = {true, false})
+  void aRunBrokenOffWithItsServerIsFoundAndFinished(boolean killed) throws Exception {
     String database = TestDatabase.newDatabase();
     int port = freePort();
     Process server = killable(database, port);
@@ -195,13 +198,18 @@ class BenchTest {
     awaitDemo(database);
     Browserless first = Browserless.signedIn(address, "coordinator");
     JsonNode before = atWork(first);
-    server.destroyForcibly().waitFor(10, TimeUnit.SECONDS);
+    if (killed) {
+      server.destroyForcibly();
+    } else {
+      server.destroy();
+    }
+    assertThat(server.waitFor(30, TimeUnit.SECONDS)).isTrue();
     assertThat(before).anySatisfy(job -> assertThat(job.path("state").asString()).isEqualTo("running"));
     try (ConfigurableApplicationContext next = RunningServer.start(database, false)) {
       Browserless second = Browserless.signedIn(RunningServer.addressOf(next), "coordinator");
       JsonNode after = new Fleets(second).ended(1);
       assertThat(after).allSatisfy(job -> assertThat(job.path("state").asString()).isEqualTo("good"));
-      assertThat(after).anySatisfy(job -> assertThat(job.path("attempts").asInt()).isGreaterThan(1));
+      assertThat(after).anySatisfy(job -> assertThat(job.path("brokenOff").asInt()).isPositive());
       JsonNode radios = Browserless.json(second.get("/api/groups/" + second.group() + "/radios")).path("units");
       assertThat(radios).filteredOn(unit -> unit.path("load").path("verified").asBoolean()).hasSize(5);
     }

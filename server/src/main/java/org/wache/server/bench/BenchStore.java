@@ -157,6 +157,12 @@ class BenchStore {
         .param("job", job).param("version", unitVersion).param("wanted", wanted).param("entries", entries).param("leftOut", leftOut).update();
   }
 
+  /** Lets go of work in the middle, because the server ends. */
+  void letGo(long job, String worker) {
+    jdbc.sql("update bench_job set heartbeat = '-infinity' where id = :job and worker = :worker and state = 'running'").param("job", job)
+        .param("worker", worker).update();
+  }
+
   /** Puts work that failed, differs or was stopped back in the queue. */
   boolean again(long job) {
     return jdbc.sql("update bench_job set state = 'waiting', message = '', cure = '' where id = :job and state in ('failed', 'differs', 'stopped')")

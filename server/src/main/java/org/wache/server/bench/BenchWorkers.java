@@ -32,6 +32,7 @@ class BenchWorkers {
 
   private static final int POLL_MS = 400;
   private static final int SIGN_OF_LIFE_MS = 300;
+  private static final int LAST_WORDS_S = 5;
   private static final JsonMapper JSON = JsonMapper.builder().build();
   private static final Logger LOG = LoggerFactory.getLogger(BenchWorkers.class);
 
@@ -42,6 +43,7 @@ class BenchWorkers {
   private final int hands;
   private final int answerMs;
   private final ScheduledExecutorService workers;
+  private volatile boolean ending;
 
   BenchWorkers(BenchStore store, Fleet fleet, SimulatedRadios radios, TransactionTemplate transaction,
       @Value("${wache.bench.hands}") int hands, @Value("${wache.bench.answer-ms}") int answerMs) {
@@ -71,7 +73,7 @@ class BenchWorkers {
       Optional<BenchStore.Claimed> claimed = store.claim(worker);
       while (claimed.isPresent()) {
         work(claimed.get(), worker);
-        claimed = store.claim(worker);
+        claimed = ending ? Optional.empty() : store.claim(worker);
       }
     } catch (RuntimeException e) {
       LOG.warn("The bench could not look for work", e);
@@ -94,7 +96,11 @@ class BenchWorkers {
         }
       });
     } catch (LinkFault e) {
-      store.end(job.id(), worker, "failed", e.getMessage(), e.cure(), null);
+      if (ending) {
+        store.letGo(job.id(), worker); // the next server takes it up at once
+      } else {
+        store.end(job.id(), worker, "failed", e.getMessage(), e.cure(), null);
+      }
     } catch (RuntimeException e) {
       LOG.error("The work on a radio failed", e);
       store.end(job.id(), worker, "failed", "The bench itself failed.", "Start this radio again; if it stays, tell the administrator.", null);
@@ -135,6 +141,9 @@ class BenchWorkers {
 
     @Override
     public void at(Stage now, int done, int total) throws LinkFault {
+      if (ending) {
+        throw new LinkFault("The server ends.", "");
+      }
       long time = System.nanoTime();
       boolean due = now != stage || done == total || time - told > SIGN_OF_LIFE_MS * 1_000_000L;
       if (due) {
@@ -163,6 +172,13 @@ class BenchWorkers {
 
   @PreDestroy
   void end() {
+    ending = true;
+    workers.shutdown();
+    try {
+      workers.awaitTermination(LAST_WORDS_S, TimeUnit.SECONDS);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
     workers.shutdownNow();
   }
 }
