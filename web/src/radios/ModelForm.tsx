@@ -90,10 +90,8 @@ export function ModelForm({ body, title, problem, busy, onSave, onLeave }: Props
         />
         It can refuse to key on a busy channel
       </label>
-      {draft.powerBands !== undefined && (
-        <p className="text-second text-soft">
-          Its power differs by band; those levels, and its keypad, are kept as they are in its file.
-        </p>
+      {draft.keypad !== undefined && (
+        <p className="text-second text-soft">Its keypad is kept as it is in its file.</p>
       )}
     </form>
   );

@@ -27,6 +27,27 @@ const list = (value: unknown) => ((value as unknown[] | undefined) ?? []).join('
 const plain = (value: unknown) =>
   value === undefined || value === null ? '' : String(value as string | number);
 
+/** The levels of power in a band, with the names they have on the radio. */
+interface Band {
+  mhz: string[];
+  levelsW: string[];
+  levelNames?: string[];
+}
+
+function toBand(part: string): Band {
+  const colon = part.indexOf(':');
+  const levels = items(part.slice(colon + 1)).map((level) => level.split(/\s+/));
+  const named = levels.every((level) => level.length > 1);
+  return {
+    mhz: part
+      .slice(0, Math.max(0, colon))
+      .trim()
+      .split(/\s*[–-]\s*/),
+    levelsW: levels.map((level) => level[0]!),
+    ...(named && levels.length > 0 ? { levelNames: levels.map((level) => level.slice(1).join(' ')) } : {}),
+  };
+}
+
 const text = (key: string, label: string, hint: string): Line => ({
   key,
   label,
@@ -77,6 +98,24 @@ export const LINES: Line[] = [
   several('stepsKhz', 'Steps, kHz', '5, 6.25, 12.5'),
   several('modes', 'Modes', 'FM, NFM'),
   several('powerLevelsW', 'Power levels, W', '1, 4, 5'),
+  {
+    key: 'powerBands',
+    label: 'Power levels by band, W',
+    hint: '136–174: 1 low, 5 high | 400–480: 1 low, 4 high',
+    show: (value) =>
+      ((value as Band[] | undefined) ?? [])
+        .map(
+          (band) =>
+            `${band.mhz.join('–')}: ${band.levelsW.map((watts, place) => [watts, band.levelNames?.[place]].filter(Boolean).join(' ')).join(', ')}`,
+        )
+        .join(' | '),
+    make: (typed) =>
+      typed
+        .split('|')
+        .map((part) => part.trim())
+        .filter((part) => part !== '')
+        .map(toBand),
+  },
   text('antennaGainDbd', 'Antenna gain, dBd', '-3'),
   text('frequencyErrorPpm', 'Frequency error, ppm', '2.5'),
   text('channels', 'Memories', '128'),

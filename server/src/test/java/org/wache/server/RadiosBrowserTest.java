@@ -66,6 +66,8 @@ class RadiosBrowserTest extends InBrowser {
   void modelsAreReadAndChanged() throws IOException {
     page.navigate(address + "/radios?show=models");
     button(Pattern.compile("^Curlew C6")).click();
+    button("Make another like it").click();
+    assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Curlew C6 copy"))).isVisible();
     assertThat(page.getByText("Band-edge slots")).isVisible();
     assertAccessible();
     button("Change it").click();
@@ -74,7 +76,11 @@ class RadiosBrowserTest extends InBrowser {
     page.getByLabel("Talks on, MHz").fill("148–144");
     button("Save").click();
     assertThat(page.getByRole(AriaRole.ALERT)).containsText("Talks on, MHz (number 1): should be two frequencies");
-    button("Leave it").click();
+    page.getByLabel("Talks on, MHz").fill("1.8–2, 3.5–4, 7–7.3, 14–14.35, 28–29.7, 50–54, 144–148");
+    assertThat(page.getByLabel("Power levels by band, W")).hasValue("1.8–54: 5, 10, 20, 50, 100 | 144–148: 5, 10, 20, 50");
+    page.getByLabel("Power levels by band, W").fill("1.8–54: 5 low, 100 high | 144–148: 5, 50");
+    button("Save").click();
+    assertThat(page.getByText("5 W (low), 100 W (high)")).isVisible();
     assertThat(page.getByText("Band-edge slots")).isVisible();
   }
 
