@@ -1,6 +1,5 @@
 package org.wache.bench.image;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -70,10 +69,5 @@ public record Loading(RadioImage image, Map<Integer, Integer> placed) {
   public static Optional<Watts> output(RadioModel model, StoredChannel stored) {
     return stored.transmit().flatMap(model::powerAt).map(PowerLevels::levels)
         .filter(levels -> stored.power() < levels.size()).map(levels -> levels.get(stored.power()).output());
-  }
-
-  /** The entries of the list that are in the image, in the order of their memories. */
-  public List<Integer> entries() {
-    return new ArrayList<>(placed.values());
   }
 }

@@ -73,10 +73,6 @@ public final class SimulatedRadio {
     }
   }
 
-  synchronized boolean isFlat() {
-    return flat;
-  }
-
   /** The cable is out or the other side is gone: what was not closed is lost, and the key is released. */
   public synchronized void disconnected() {
     staged = null;

@@ -13,7 +13,6 @@ public enum Refusal {
   INHIBITED(7, "its transmitter is switched off"),
   LISTEN_ONLY(8, "the memory only listens"),
   BATTERY(9, "its battery is flat"),
-  BUSY(10, "it is programmed by somebody else"),
   NO_SUCH_LOCK(11, "it has no such lock setting");
 
   private final int code;

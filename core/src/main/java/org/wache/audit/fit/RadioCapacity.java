@@ -96,7 +96,7 @@ public final class RadioCapacity implements FitRule {
           } else {
             all.add("Split the list in two, or leave out what this radio's carrier does not need.");
           }
-          List<String> others = fit.others(radio -> Memories.of(fit.entry().list(), radio.model().memory()).slots()
+          List<String> others = fit.others(radio -> fit.entry().memories(radio).slots()
               .get(fit.entry().position()).exists());
           if (!others.isEmpty()) {
             all.add("There is a memory for it in " + org.wache.audit.Words.list(others) + ".");

@@ -87,9 +87,10 @@ class KeypadController {
     long account = who.account(principal).id();
     RadioModel radio = fleet.model(account, model);
     ListTaking.InRadio in = lists.inRadio(account, list, Radio.of(radio));
+    Memories memories = Memories.of(in.list(), radio.memory());
     List<PaperEntry> entries = new ArrayList<>();
     for (int i = 0; i < in.list().channels().size(); i++) {
-      entries.add(entry(in, i, radio));
+      entries.add(entry(in, i, radio, memories));
     }
     String method = radio.keypad().map(keypad -> switch (keypad.method()) {
       case TWO_FREQUENCIES -> "Two frequencies: where it hears is stored, then where it talks into the same memory. Shift and offset stay off.";
@@ -103,9 +104,9 @@ class KeypadController {
     return new KeyNames(keys.set(), keys.up(), keys.down(), keys.keep(), keys.back(), keys.direct(), keys.side());
   }
 
-  private static PaperEntry entry(ListTaking.InRadio in, int position, RadioModel model) {
+  private static PaperEntry entry(ListTaking.InRadio in, int position, RadioModel model, Memories memories) {
     Channel channel = in.list().channels().get(position);
-    Memories.Slot slot = Memories.of(in.list(), model.memory()).slots().get(position);
+    Memories.Slot slot = memories.slots().get(position);
     Optional<Goal> goal = Goal.of(channel, slot.memory(), model);
     Optional<String> impossible = in.held().get(position).map(message -> "On hold: " + message)
         .or(() -> slot.exists() ? Optional.empty() : Optional.of("There is no memory for it: " + slot.problem() + "."))
@@ -141,7 +142,7 @@ class KeypadController {
     if (position < 0) {
       throw new Missing("The entry");
     }
-    PaperEntry paper = entry(in, position, radio);
+    PaperEntry paper = entry(in, position, radio, Memories.of(in.list(), radio.memory()));
     if (paper.impossible() != null) {
       throw new Refused(paper.impossible());
     }

@@ -10,7 +10,6 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -97,9 +96,9 @@ class FitController {
     StringBuilder row = new StringBuilder();
     int[] counts = new int[128];
     Map<Slug, Integer> troubles = new LinkedHashMap<>();
-    for (EntryAudit entry : column.audit().entries()) {
-      List<Finding> found = about(entry);
-      char letter = letter(entry, found);
+    for (int i = 0; i < column.audit().entries().size(); i++) {
+      List<Finding> found = about(column.audit(), i);
+      char letter = letter(column.audit().entry(i), found);
       counts[letter]++;
       row.append(letter);
       found.stream().map(Finding::slug).distinct().forEach(slug -> troubles.merge(slug, 1, Integer::sum));
@@ -117,10 +116,8 @@ class FitController {
   }
 
   /** What is found on account of the radio. */
-  static List<Finding> about(EntryAudit entry) {
-    List<Finding> all = new ArrayList<>(entry.own());
-    entry.judgements().forEach(judgement -> all.addAll(judgement.findings()));
-    return all.stream().filter(finding -> finding.radio().isPresent()).toList();
+  private static List<Finding> about(Audit audit, int position) {
+    return audit.findings(position).stream().filter(finding -> finding.radio().isPresent()).toList();
   }
 
   /** Audits with one radio each; those without a model in the group have no columns. */
@@ -152,7 +149,7 @@ class FitController {
     Remedies remedies = new Remedies(audit, position);
     List<Views.FindingView> findings = Told.of(audit.auditor(), audit.entry(position)).stream()
         .filter(told -> told.finding().radio().isPresent()).map(told -> DeskWriter.finding(told, remedies)).toList();
-    char letter = letter(audit.entry(position), about(audit.entry(position)));
+    char letter = letter(audit.entry(position), about(audit, position));
     return new FitReason(switch (letter) {
       case 'h' -> "hold";
       case 'q' -> "query";
@@ -166,12 +163,5 @@ class FitController {
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void choose(Principal principal, @PathVariable long list, @Valid @RequestBody ModelChoice choice) {
     service.setModels(who.account(principal).id(), list, choice.before(), choice.after());
-  }
-
-  /** The verdict of a whole list in one radio, for the bench. */
-  static Optional<Finding> holding(EntryAudit entry) {
-    List<Finding> all = new ArrayList<>(entry.own());
-    entry.judgements().forEach(judgement -> all.addAll(judgement.findings()));
-    return all.stream().filter(Finding::holds).findFirst();
   }
 }

@@ -4,6 +4,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import org.springframework.stereotype.Component;
 import org.wache.audit.Audit;
 import org.wache.audit.Finding;
@@ -80,7 +81,8 @@ public class ListTaking {
     Audit audit = audits.under(seen.source(), audits.context(seen.source(), audits.today()).forRadios(List.of(radio)));
     return new InRadio(seen.head().clubId(), seen.head().name(), seen.head().version(), audit.list(),
         seen.audited().stored().stream().map(ListStore.Stored::id).toList(),
-        audit.entries().stream().map(entry -> FitController.holding(entry).map(Finding::message)).toList());
+        IntStream.range(0, audit.entries().size()).mapToObj(i -> audit.findings(i).stream().filter(Finding::holds).findFirst()
+            .map(Finding::message)).toList());
   }
 
   /** Makes sure that the account may see a list. */
