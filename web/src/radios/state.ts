@@ -12,7 +12,13 @@ export function standing(unit: Unit): { verdict: string; words: string } {
     return { verdict: '', words: 'On the bench just now.' };
   const warning = unit.facts.find((fact) => fact.warning);
   if (warning) return { verdict: 'query', words: warning.text };
-  if (unit.inhibited) return { verdict: 'listen', words: 'Transmitter off: it only listens.' };
+  if (unit.inhibited)
+    return {
+      verdict: 'listen',
+      words: unit.load?.verified
+        ? 'Transmitter off, tried at every key: it only listens.'
+        : 'Its transmitter is to be off: the bench switches it off and tries it.',
+    };
   if (unit.load?.verified) return { verdict: 'clear', words: 'Written, read back and tried.' };
   return { verdict: '', words: 'Nothing was written into it yet.' };
 }

@@ -9,6 +9,7 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.wache.bench.drive.KeyCheck;
 import org.wache.bench.drive.KeyTrial;
 import org.wache.bench.drive.LinkFault;
 import org.wache.bench.drive.RadioLink;
@@ -175,6 +176,17 @@ class UnitWorkTest {
         .containsExactly(org.assertj.core.groups.Tuple.tuple(2, "hears", "462.559", "462.5625"),
             org.assertj.core.groups.Tuple.tuple(2, "talks on", "462.559", "462.5625"));
     assertThat(outcome.good()).isFalse();
+  }
+
+  /** A check on an empty radio must be able to fail. */
+  @Test
+  void anEmptyRadioThatWasNeverSwitchedOffIsFoundToKey() throws LinkFault {
+    SimulatedPort port = radios.plugIn(Radios.HERON, "H2-1", "Amateur");
+    try (RadioLink link = Radios.link(port)) {
+      assertThat(new KeyCheck(link, new org.wache.radio.Radio(Radios.HERON, Radios.HERON.coverage().lock("Amateur"), Optional.empty(), true), "KE9QRB")
+          .of(RadioImage.erased(Radios.HERON), (done, total) -> { })).filteredOn(KeyTrial::keyed).extracting(KeyTrial::mhz)
+          .containsExactly("146.000", "435.000");
+    }
   }
 
   @Test

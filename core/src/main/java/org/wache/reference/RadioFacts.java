@@ -32,9 +32,6 @@ public final class RadioFacts {
   /** The facts of a radio as it is set. */
   public static List<Fact> of(Radio radio, Edition edition) {
     List<Fact> facts = new ArrayList<>();
-    if (radio.inhibited()) {
-      facts.add(new Fact(Weight.NOTE, "Its transmitter is to be switched off: it only listens.", "the unit's data"));
-    }
     foreign(radio, edition).ifPresent(facts::add);
     open(radio, edition).ifPresent(facts::add);
     mixed(radio.model(), edition).ifPresent(facts::add);

@@ -145,6 +145,9 @@ class BenchTest {
     HttpResponse<String> tooEarly = who.post("/api/units/" + unit + "/hand-out", to);
     assertThat(tooEarly.statusCode()).isEqualTo(422);
     assertThat(tooEarly.body()).contains("transmitter off");
+    JsonNode empty = Browserless.json(who.post("/api/units/" + unit + "/inhibit-check", "{\"callSign\":\"KE9QRB\"}"));
+    assertThat(empty.path("good").asBoolean()).as("an empty radio that still keys").isFalse();
+    assertThat(who.post("/api/units/" + unit + "/hand-out", to).statusCode()).isEqualTo(422);
     JsonNode jobs = fleets.ended(fleets.run(fleets.list("Child", Fleets.LIST), List.of(unit)));
     assertThat(jobs.path(0).path("state").asString()).isEqualTo("good");
     JsonNode report = Browserless.json(who.get("/api/jobs/" + jobs.path(0).path("id").asLong()));
@@ -155,6 +158,10 @@ class BenchTest {
     assertThat(who.post("/api/units/" + unit + "/hand-out", to).body()).contains("Take it back first");
     assertThat(who.post("/api/units/" + unit + "/hand-in", "{\"note\":\"scratched\"}").statusCode()).isEqualTo(204);
     assertThat(Browserless.json(who.get("/api/units/" + unit)).path("custody").path(0).path("inNote").asString()).isEqualTo("scratched");
+    JsonNode now = fleets.view(unit);
+    String changed = Fleets.draft(now.path("model").asLong(), now.path("serial").asString(), "Changed since", "Open", true);
+    assertThat(who.put("/api/units/" + unit, "{\"version\":" + now.path("version").asInt() + ",\"unit\":" + changed + "}").statusCode()).isEqualTo(204);
+    assertThat(who.post("/api/units/" + unit + "/hand-out", to).body()).contains("nobody has checked");
   }
 
   @Test

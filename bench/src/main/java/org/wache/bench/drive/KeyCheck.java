@@ -15,7 +15,7 @@ import org.wache.signal.Span;
 
 /**
  * Tries the key: each entry that talks has to key, each that listens has to refuse, and so have frequencies outside the
- * radio's limits. On a real radio this is done into a dummy load or an antenna.
+ * radio's limits. A radio whose transmitter is to be off has to refuse inside its limits too, whatever is in its memories. On a real radio this is done into a dummy load or an antenna.
  */
 public final class KeyCheck {
 
@@ -36,8 +36,9 @@ public final class KeyCheck {
   public List<KeyTrial> of(RadioImage image, RadioLink.Progress progress) throws LinkFault {
     Map<Integer, StoredChannel> entries = image.entries();
     List<Frequency> outside = outside();
+    List<Frequency> inside = radio.inhibited() ? inside() : List.of();
     List<KeyTrial> trials = new ArrayList<>();
-    int total = entries.size() + outside.size();
+    int total = entries.size() + outside.size() + inside.size();
     for (Map.Entry<Integer, StoredChannel> each : entries.entrySet()) {
       StoredChannel entry = each.getValue();
       boolean should = entry.transmit().isPresent() && !radio.inhibited();
@@ -49,13 +50,27 @@ public final class KeyCheck {
       progress.at(trials.size(), total);
     }
     for (Frequency frequency : outside) {
-      link.tune(new StoredChannel(frequency, Optional.of(frequency), mode(), 0, Optional.empty(), Optional.empty(), false, 0, 0, ""));
-      Optional<Refusal> refused = link.key(callSign, true);
-      link.release();
-      trials.add(new KeyTrial(0, "outside its limits", frequency.megahertz(), false, refused.isEmpty(), refused.map(Refusal::words).orElse("")));
+      trials.add(tuned(frequency, "outside its limits"));
+      progress.at(trials.size(), total);
+    }
+    for (Frequency frequency : inside) {
+      trials.add(tuned(frequency, "inside its limits"));
       progress.at(trials.size(), total);
     }
     return trials;
+  }
+
+  /** A frequency on which it may not key. */
+  private KeyTrial tuned(Frequency frequency, String where) throws LinkFault {
+    link.tune(new StoredChannel(frequency, Optional.of(frequency), mode(), 0, Optional.empty(), Optional.empty(), false, 0, 0, ""));
+    Optional<Refusal> refused = link.key(callSign, true);
+    link.release();
+    return new KeyTrial(0, where, frequency.megahertz(), false, refused.isEmpty(), refused.map(Refusal::words).orElse(""));
+  }
+
+  /** The middle of each of its limits. */
+  private List<Frequency> inside() {
+    return radio.transmits().stream().map(span -> radio.model().tuning().rounded(new Frequency((span.low() + span.high()) / 2))).toList();
   }
 
   private Mode mode() {

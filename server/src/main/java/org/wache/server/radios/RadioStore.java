@@ -237,7 +237,8 @@ class RadioStore {
   /** When a radio was last found to key nowhere, since it was last changed. */
   Optional<OffsetDateTime> lastGoodInhibit(long unit) {
     return jdbc.sql("""
-            select at from (select at, good from air_check where unit_id = :unit and kind = 'inhibit' order by id desc limit 1) newest where good
+            select at from (select at, good from air_check where unit_id = :unit and kind = 'inhibit' order by id desc limit 1) newest
+            where good and at > coalesce((select max(at) from radio_change where what = 'unit' and subject_id = :unit), '-infinity')
             """)
         .param("unit", unit).query(OffsetDateTime.class).optional();
   }
