@@ -4,13 +4,14 @@ package org.wache.exchange;
  * Keeps a spreadsheet from running text as a formula: an apostrophe is written before it, and taken away when the file
  * is read again, so that nothing is lost.
  */
-final class Formula {
+public final class Formula {
 
   private static final String STARTS = "=+-@\t\r";
 
   private Formula() {}
 
-  static String harmless(String text) {
+  /** The text as a spreadsheet shows it and does not run it. */
+  public static String harmless(String text) {
     return dangerous(text) ? "'" + text : text;
   }
 

@@ -6,5 +6,6 @@ package org.wache.server.accounts;
  * @param id key
  * @param login what they sign in with
  * @param name what others see
+ * @param administrator whether they look after the installation
  */
-public record Account(long id, String login, String name) {}
+public record Account(long id, String login, String name, boolean administrator) {}

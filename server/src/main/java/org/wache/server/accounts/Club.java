@@ -1,6 +1,8 @@
 package org.wache.server.accounts;
 
 import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.List;
+import java.util.Optional;
 
 /**
  * A group, as one of its people sees it.
@@ -8,6 +10,8 @@ import io.swagger.v3.oas.annotations.media.Schema;
  * @param id key
  * @param name what it is called
  * @param role what the person is in it
+ * @param party who of the roster the person is
+ * @param rights what the role may do, as the table of endpoints calls it
  */
 @Schema(name = "Group")
-public record Club(long id, String name, String role) {}
+public record Club(long id, String name, String role, @Schema(nullable = true) Optional<Long> party, List<String> rights) {}

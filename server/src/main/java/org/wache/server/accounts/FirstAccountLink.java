@@ -1,11 +1,5 @@
 package org.wache.server.accounts;
 
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.security.SecureRandom;
-import java.util.Base64;
-import java.util.HexFormat;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.web.server.context.WebServerInitializedEvent;
 import org.springframework.context.event.EventListener;
@@ -15,13 +9,13 @@ import org.springframework.stereotype.Component;
 @Component
 class FirstAccountLink {
 
-  private static final int TOKEN_BYTES = 24;
-
   private final AccountStore accounts;
+  private final Passwords passwords;
   private final boolean demo;
 
-  FirstAccountLink(AccountStore accounts, @Value("${wache.demo}") boolean demo) {
+  FirstAccountLink(AccountStore accounts, Passwords passwords, @Value("${wache.demo}") boolean demo) {
     this.accounts = accounts;
+    this.passwords = passwords;
     this.demo = demo;
   }
 
@@ -30,20 +24,9 @@ class FirstAccountLink {
     if (demo || !accounts.isEmpty()) {
       return;
     }
-    byte[] random = new byte[TOKEN_BYTES];
-    new SecureRandom().nextBytes(random);
-    String token = Base64.getUrlEncoder().withoutPadding().encodeToString(random);
-    accounts.addFirstAccountLink(hash(token));
+    String token = passwords.token();
+    accounts.addFirstAccountLink(Passwords.hashOf(token));
     System.out.println("There is no account yet. Make the first one here, once:");
     System.out.println("  http://127.0.0.1:" + event.getWebServer().getPort() + "/first-account#" + token);
-  }
-
-  static String hash(String token) {
-    try {
-      return HexFormat.of().formatHex(
-          MessageDigest.getInstance("SHA-256").digest(token.getBytes(StandardCharsets.UTF_8)));
-    } catch (NoSuchAlgorithmException e) {
-      throw new IllegalStateException(e); // every Java has SHA-256
-    }
   }
 }

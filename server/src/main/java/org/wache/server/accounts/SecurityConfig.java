@@ -2,6 +2,7 @@ package org.wache.server.accounts;
 
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.authentication.ProviderManager;
 import org.springframework.security.authentication.AuthenticationManager;
@@ -16,7 +17,13 @@ import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.authentication.HttpStatusEntryPoint;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.security.web.header.writers.CrossOriginOpenerPolicyHeaderWriter.CrossOriginOpenerPolicy;
+import org.springframework.security.web.header.writers.CrossOriginResourcePolicyHeaderWriter.CrossOriginResourcePolicy;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+import org.springframework.security.web.servlet.util.matcher.PathPatternRequestMatcher;
+import org.springframework.security.web.util.matcher.RequestMatcher;
+import org.wache.server.access.AccessTable;
+import org.wache.server.access.Right;
 
 /** Who may call what. Sessions live in the database, so that several servers can share them. */
 @Configuration
@@ -29,7 +36,7 @@ class SecurityConfig {
   SecurityFilterChain chain(HttpSecurity http, SecurityContextRepository contexts) throws Exception {
     return http
         .authorizeHttpRequests(requests -> requests
-            .requestMatchers("/api/session", "/api/first-account", "/api/openapi.json").permitAll()
+            .requestMatchers(open()).permitAll()
             .requestMatchers("/api/**").authenticated()
             .anyRequest().permitAll())
         .csrf(csrf -> csrf.spa())
@@ -38,12 +45,21 @@ class SecurityConfig {
             handling.authenticationEntryPoint(new HttpStatusEntryPoint(HttpStatus.UNAUTHORIZED)))
         .headers(headers -> headers
             .contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
+            .permissionsPolicyHeader(policy -> policy.policy("camera=(), microphone=(), geolocation=(), payment=(), usb=()"))
+            .crossOriginOpenerPolicy(policy -> policy.policy(CrossOriginOpenerPolicy.SAME_ORIGIN))
+            .crossOriginResourcePolicy(policy -> policy.policy(CrossOriginResourcePolicy.SAME_ORIGIN))
             .referrerPolicy(policy -> policy.policy(ReferrerPolicy.SAME_ORIGIN)))
         .formLogin(form -> form.disable())
         .httpBasic(basic -> basic.disable())
         .logout(logout -> logout.disable())
         .requestCache(cache -> cache.disable())
         .build();
+  }
+
+  /** The open lines of the table of endpoints. */
+  private static RequestMatcher[] open() {
+    return AccessTable.SHIPPED.lines().entrySet().stream().filter(each -> each.getValue() == Right.OPEN).map(each -> each.getKey().split(" "))
+        .map(each -> PathPatternRequestMatcher.withDefaults().matcher(HttpMethod.valueOf(each[0]), each[1])).toArray(RequestMatcher[]::new);
   }
 
   @Bean

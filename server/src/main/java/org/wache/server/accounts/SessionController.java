@@ -21,7 +21,6 @@ import org.springframework.security.core.Authentication;
 import org.springframework.security.core.AuthenticationException;
 import org.springframework.security.core.context.SecurityContext;
 import org.springframework.security.core.context.SecurityContextHolder;
-import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.ErrorResponseException;
@@ -37,27 +36,28 @@ import org.wache.server.problems.Refused;
 @RestController
 class SessionController {
 
-  private static final int SHORTEST_PASSWORD = 10;
-
   private final AccountStore accounts;
   private final AuthenticationManager authentication;
   private final SecurityContextRepository contexts;
-  private final PasswordEncoder encoder;
+  private final Passwords passwords;
+  private final SecondFactor secondFactor;
   private final Clock clock;
 
   SessionController(AccountStore accounts, AuthenticationManager authentication, SecurityContextRepository contexts,
-      PasswordEncoder encoder, Clock clock) {
+      Passwords passwords, SecondFactor secondFactor, Clock clock) {
     this.accounts = accounts;
     this.authentication = authentication;
     this.contexts = contexts;
-    this.encoder = encoder;
+    this.passwords = passwords;
+    this.secondFactor = secondFactor;
     this.clock = clock;
   }
 
   /** Who is signed in, and their groups; without an account nobody is. */
   record Session(@Schema(nullable = true) Optional<Account> account, List<Club> groups) {}
 
-  record SignIn(@NotBlank @Size(max = 200) String login, @NotBlank @Size(max = 200) String password) {}
+  /** Name and password, and the code of the second factor once it is asked for. */
+  record SignIn(@NotBlank @Size(max = 200) String login, @NotBlank @Size(max = 200) String password, @Schema(nullable = true) @Size(max = 40) String code) {}
 
   record FirstAccount(@NotBlank String token, @NotBlank @Size(max = 200) String login,
       @NotBlank @Size(max = 200) String name, @NotBlank @Size(max = 200) String password,
@@ -81,6 +81,13 @@ class SessionController {
     try {
       Authentication who = authentication.authenticate(
           UsernamePasswordAuthenticationToken.unauthenticated(given.login(), given.password()));
+      if (!secondFactorGiven(given, now)) {
+        ErrorResponseException asked = problem(HttpStatus.UNAUTHORIZED, given.code() == null || given.code().isBlank()
+            ? "Give the code that your telephone shows, or one of your codes on paper."
+            : "This code is wrong, or was used already. Wait for the next one.");
+        asked.getBody().setProperty("secondFactor", true);
+        throw asked;
+      }
       accounts.succeeded(given.login());
       signedIn(who, request, response);
       return session(who);
@@ -90,8 +97,22 @@ class SessionController {
     }
   }
 
+  /** Whether the account wants no code, or the right one was given; a wrong one slows down the next try. */
+  private boolean secondFactorGiven(SignIn given, Instant now) {
+    long account = accounts.secret(given.login()).orElseThrow().id();
+    if (!secondFactor.isOn(account)) {
+      return true;
+    }
+    boolean asked = given.code() != null && !given.code().isBlank();
+    boolean right = asked && secondFactor.use(account, given.code());
+    if (asked && !right) {
+      accounts.failed(given.login(), now);
+    }
+    return right;
+  }
+
   private void signedIn(Authentication who, HttpServletRequest request, HttpServletResponse response) {
-    request.getSession(true);
+    Sessions.began(request.getSession(true), request);
     request.changeSessionId();
     SecurityContext context = SecurityContextHolder.createEmptyContext();
     context.setAuthentication(who);
@@ -113,14 +134,13 @@ class SessionController {
   @PostMapping("/api/first-account")
   @Transactional
   public ResponseEntity<Void> firstAccount(@Valid @RequestBody FirstAccount given) {
-    if (given.password().length() < SHORTEST_PASSWORD) {
-      throw new Refused("A password has at least " + SHORTEST_PASSWORD + " characters.");
-    }
-    if (!accounts.isEmpty() || !accounts.useFirstAccountLink(FirstAccountLink.hash(given.token()))) {
+    String hash = passwords.hash(given.login(), given.password());
+    if (!accounts.isEmpty() || !accounts.useFirstAccountLink(Passwords.hashOf(given.token()))) {
       throw new Refused("This link has been used or is not the newest. Start the server again for a new one.");
     }
-    long account = accounts.addAccount(given.login(), given.name(), encoder.encode(given.password()));
-    accounts.addMember(account, accounts.addClub(given.group()), "coordinator");
+    long account = accounts.addAccount(given.login(), given.name(), hash);
+    accounts.setAdministrator(account);
+    accounts.addMember(account, accounts.addClub(given.group()), "coordinator", null);
     return ResponseEntity.noContent().build();
   }
 }

@@ -188,12 +188,14 @@ class AirController {
   @PutMapping("/api/units/{unit}/fault")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void fault(Principal principal, @PathVariable long unit, @Valid @RequestBody FaultChange change) {
-    Fleet.Unit found = fleet.unit(who.account(principal).id(), unit);
+    long account = who.account(principal).id();
+    Fleet.Unit found = fleet.unit(account, unit);
     Optional<Fault> fault = Fault.of(change.fault());
     if (fault.isEmpty() && !change.fault().equals("none") || change.after() < 0 || change.after() > MOST_FRAMES) {
       throw new Refused("A fault is one of " + java.util.Arrays.stream(Fault.values()).map(Fault::text).toList() + " or none, after 0 to "
           + MOST_FRAMES + " answers.");
     }
+    store.note(account, unit, "simulated fault set: " + change.fault());
     radios.fail(found, fault, change.after());
   }
 }

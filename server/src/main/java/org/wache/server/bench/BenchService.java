@@ -10,6 +10,7 @@ import org.springframework.transaction.annotation.Transactional;
 import org.wache.bench.image.Loading;
 import org.wache.radio.Radio;
 import org.wache.server.lists.ListTaking;
+import org.wache.server.log.Logbook;
 import org.wache.server.problems.Missing;
 import org.wache.server.problems.Refused;
 import org.wache.server.radios.Fleet;
@@ -25,8 +26,10 @@ public class BenchService {
   private final BenchStore store;
   private final ListTaking lists;
   private final Fleet fleet;
+  private final Logbook log;
 
-  BenchService(BenchStore store, ListTaking lists, Fleet fleet) {
+  BenchService(BenchStore store, ListTaking lists, Fleet fleet, Logbook log) {
+    this.log = log;
     this.store = store;
     this.lists = lists;
     this.fleet = fleet;
@@ -101,6 +104,8 @@ public class BenchService {
     long run = store.addRun(plan.club(), list, plan.listName(), plan.listVersion(), account, callSign);
     plan.units().forEach(each -> store.addJob(run, each.unit(), each.unitVersion(), each.loading().image().bytes(), each.entries(),
         JSON.writeValueAsString(each.leftOut())));
+    log.add(account, plan.club(), Logbook.Deed.of(Logbook.Kind.BENCH, run, plan.listName(), "version " + plan.listVersion() + " on its way into "
+        + plan.units().size() + (plan.units().size() == 1 ? " radio" : " radios")));
     return run;
   }
 
@@ -115,6 +120,7 @@ public class BenchService {
       throw new Refused(found.label() + " is held: " + message);
     });
     replan(account, found);
+    store.note(account, found.unit(), "put on the bench again");
     if (!store.again(job)) {
       throw new Refused(found.label() + " came off the bench well; there is nothing to do again.");
     }
@@ -141,7 +147,9 @@ public class BenchService {
   /** Takes what waits out of a run. */
   @Transactional
   public int stop(long account, long run) {
-    store.run(account, run).orElseThrow(() -> new Missing("The run"));
-    return store.stop(run);
+    BenchStore.Run found = store.run(account, run).orElseThrow(() -> new Missing("The run"));
+    int stopped = store.stop(run);
+    log.add(account, found.clubId(), Logbook.Deed.of(Logbook.Kind.BENCH, run, found.listName(), "run stopped, " + stopped + " radios left out"));
+    return stopped;
   }
 }

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import org.wache.server.log.Logbook;
 
 /** Runs of the bench and the work on each radio. Questions of people ask for the account too. */
 @Repository
@@ -16,9 +17,19 @@ class BenchStore {
   static final int BROKEN_OFF_S = 8;
 
   private final JdbcClient jdbc;
+  private final Logbook log;
 
-  BenchStore(JdbcClient jdbc) {
+  BenchStore(JdbcClient jdbc, Logbook log) {
     this.jdbc = jdbc;
+    this.log = log;
+  }
+
+  private record RadioName(long club, String label) {}
+
+  /** Writes down in the log what was done to a radio. */
+  void note(long account, long unit, String what) {
+    RadioName radio = jdbc.sql("select club_id as club, label from radio_unit where id = :unit").param("unit", unit).query(RadioName.class).single();
+    log.add(account, radio.club(), Logbook.Deed.of(Logbook.Kind.BENCH, unit, radio.label(), what));
   }
 
   /** A run: a list put into radios. */
@@ -211,6 +222,7 @@ class BenchStore {
 
   /** Notes what is in a radio from now on. */
   long load(Claimed job, String sha256) {
+    note(job.account(), job.unit(), "loaded with " + job.listName() + ", version " + job.listVersion());
     return jdbc.sql("""
             insert into unit_load (unit_id, job_id, list_id, list_name, list_version, entries, sha256, account_id)
             values (:unit, :job, :list, :name, :version, :entries, :sha256, :account) returning id
@@ -224,6 +236,7 @@ class BenchStore {
   }
 
   void check(long unit, Long other, String kind, long account, boolean good, String result) {
+    note(account, unit, kind + " check: " + (good ? "good" : "not good"));
     jdbc.sql("insert into air_check (unit_id, other_id, kind, account_id, good, result) values (:unit, :other, :kind, :account, :good, :result::jsonb)")
         .param("unit", unit).param("other", other).param("kind", kind).param("account", account).param("good", good).param("result", result).update();
   }

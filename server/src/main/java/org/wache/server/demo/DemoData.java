@@ -77,10 +77,15 @@ class DemoData implements ApplicationRunner {
     long valley = accounts.addClub("Tern Valley flood watch");
     long neighbours = accounts.addClub("Marsh End radio circle");
     long coordinator = account("coordinator", "Ada Fenwright");
-    accounts.addMember(coordinator, valley, "coordinator");
-    accounts.addMember(account("reviewer", "Jonas Weirley"), valley, "reviewer");
-    accounts.addMember(account("neighbour", "Petra Lowfield"), neighbours, "coordinator");
+    accounts.setAdministrator(coordinator);
+    accounts.addMember(coordinator, valley, "coordinator", null);
     JSON.readTree(text("roster.json")).path("parties").forEach(party -> roster.add(coordinator, valley, draft(party)));
+    Map<String, Long> people = new HashMap<>();
+    roster.parties(coordinator, valley).forEach(party -> people.put(party.name(), party.id()));
+    accounts.addMember(account("reviewer", "Jonas Weirley"), valley, "reviewer", people.get("Jonas Weirley"));
+    accounts.addMember(account("technician", "Nell Garrow"), valley, "technician", null);
+    accounts.addMember(account("member", "Rosa Quill"), valley, "member", people.get("Rosa Quill"));
+    accounts.addMember(account("neighbour", "Petra Lowfield"), neighbours, "coordinator", null);
     JsonNode overlay = JSON.readTree(text("overlay.json"));
     overlays.put(coordinator, valley, overlay.path("rows").toString(), overlay.path("note").asString());
 
@@ -102,19 +107,17 @@ class DemoData implements ApplicationRunner {
         text("factory-handheld.context.json"), List.of(), "");
     long river = lists.take(coordinator, valley, "River hand-helds, spring", bytes("river-handhelds.csv"),
         text("river-handhelds.context.json"), List.of(), "");
-    Map<String, Long> units = radios(coordinator, valley);
+    Map<String, Long> units = radios(coordinator, valley, people);
     bench.start(coordinator, river, 1, List.of("River 1", "River 2", "River 4", "River 5", "River 7").stream().map(units::get).toList(), "KE9QRB");
   }
 
   /** Models, radios, who has them, and what was measured on them. */
-  private Map<String, Long> radios(long coordinator, long valley) {
+  private Map<String, Long> radios(long coordinator, long valley, Map<String, Long> people) {
     Map<String, Long> models = new HashMap<>();
     for (String file : List.of("heron-h2", "wren-p1", "otter-m5", "badger-b4", "curlew-c6", "plover-f2")) {
       String body = text("radios/" + file + ".json");
       models.put(JSON.readTree(body).path("model").asString(), radios.addModel(coordinator, valley, body));
     }
-    Map<String, Long> people = new HashMap<>();
-    roster.parties(coordinator, valley).forEach(party -> people.put(party.name(), party.id()));
     Map<String, Long> units = new HashMap<>();
     JSON.readTree(text("units.json")).path("units").forEach(unit -> {
       long id = radios.addUnit(coordinator, valley, new UnitDraft(models.get(unit.path("model").asString()), unit.path("serial").asString(),

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Isolation;
 import org.springframework.transaction.annotation.Transactional;
@@ -19,7 +20,6 @@ import org.wache.rulebook.RulebookReader;
 import org.wache.server.accounts.AccountStore;
 import org.wache.server.problems.Missing;
 import org.wache.server.problems.Refused;
-import tools.jackson.databind.json.JsonMapper;
 
 /** Changes of lists: each is one transaction, and none overwrites what somebody else did meanwhile. */
 @Service
@@ -31,7 +31,6 @@ class ListService {
   private final ListStore store;
   private final AccountStore accounts;
   private final Audits audits;
-  private final JsonMapper json = JsonMapper.builder().build();
 
   ListService(ListStore store, AccountStore accounts, Audits audits) {
     this.store = store;
@@ -129,8 +128,11 @@ class ListService {
     if (store.choose(list, new ListStore.Chosen(after.parties(), after.teams())) < Set.copyOf(after.parties()).size()) {
       throw new Missing("Somebody whom you chose from the roster");
     }
-    store.advance(list, head.version() + 1, account, json.writeValueAsString(Map.of("carriers",
-        after.carriers().stream().map(Views.Carrier::name).toList(), "parties", after.parties(), "teams", after.teams())));
+    store.advance(head, account, ListChange.of("carriers", named(before), named(after)));
+  }
+
+  private static Map<String, Object> named(Views.CarrierChoice choice) {
+    return Map.of("named", choice.carriers().stream().map(Views.Carrier::name).toList(), "parties", choice.parties(), "teams", choice.teams());
   }
 
   /** Chooses the models of radio that a list is held against. */
@@ -143,7 +145,7 @@ class ListService {
     if (store.chooseModels(list, after) < Set.copyOf(after).size()) {
       throw new Missing("A model that you chose");
     }
-    store.advance(list, head.version() + 1, account, json.writeValueAsString(Map.of("models", after)));
+    store.advance(head, account, ListChange.of("models", before, after));
   }
 
   @Transactional
@@ -155,7 +157,7 @@ class ListService {
           + " what is there now, and change it again.");
     }
     store.setContext(list, now.with(after).json());
-    store.advance(list, head.version() + 1, account, json.writeValueAsString(Map.of("settings", after)));
+    store.advance(head, account, ListChange.of("settings", before, after));
   }
 
   /** Makes a list that follows this one, for others. */
@@ -176,7 +178,7 @@ class ListService {
   public void seenEdition(long account, long list) {
     ListStore.Head head = store.lockedHead(account, list).orElseThrow(() -> new Missing("The list"));
     store.setEditionSeen(list, RulebookReader.shipped("us").on(audits.today()).dates().id());
-    store.advance(list, head.version() + 1, account, json.writeValueAsString(Map.of("editionSeen", true)));
+    store.advance(head, account, ListChange.of("editionSeen", head.editionSeen().orElse(""), RulebookReader.shipped("us").on(audits.today()).dates().id()));
   }
 
   /** A variant has no entries and no place of its own. */
@@ -193,7 +195,7 @@ class ListService {
     ListStore.Head head = store.lockedHead(account, list).orElseThrow(() -> new Missing("The list"));
     checked("the name", name);
     store.setName(list, name);
-    store.advance(list, head.version() + 1, account, json.writeValueAsString(Map.of("name", name)));
+    store.advance(head, account, ListChange.of("name", head.name(), name));
   }
 
   /** What changes came to: the entries added, or the conflicts on account of which nothing was changed. */
@@ -224,7 +226,8 @@ class ListService {
     if (ordered) {
       arrange(list, changes.order().get());
     }
-    store.advance(list, version, account, json.writeValueAsString(changes.changes()));
+    store.advance(head, account, ListChange.of(changes.changes(), stored.entrySet().stream().collect(Collectors.toMap(Map.Entry::getKey,
+        each -> (each.getValue().channel().number() + " " + each.getValue().channel().name()).strip()))));
     if (ordered || changes.changes().stream().anyMatch(change -> !change.kind().equals("edit"))) {
       store.rememberOrder(list, version);
     }
@@ -267,7 +270,7 @@ class ListService {
     int version = head.version() + 1;
     store.setExtraColumns(list, columns);
     store.addEntries(list, version, store.lastPosition(list) + 1, channels);
-    store.advance(list, version, account, json.writeValueAsString(Map.of("appended", channels.size())));
+    store.advance(head, account, ListChange.of("appended", 0, channels.size()));
     store.rememberOrder(list, version);
   }
 

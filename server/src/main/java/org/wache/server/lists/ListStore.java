@@ -17,6 +17,7 @@ import org.springframework.stereotype.Repository;
 import org.wache.channel.Channel;
 import org.wache.channel.ChannelList;
 import org.wache.channel.Field;
+import org.wache.server.log.Logbook;
 
 /** Lists and their entries. Every question about a list asks for the account too: groups see only their own. */
 @Repository
@@ -26,9 +27,11 @@ class ListStore {
   private static final String COLUMNS = Arrays.stream(FIELDS).map(Field::column).collect(Collectors.joining(", "));
 
   private final JdbcClient jdbc;
+  private final Logbook log;
 
-  ListStore(JdbcClient jdbc) {
+  ListStore(JdbcClient jdbc, Logbook log) {
     this.jdbc = jdbc;
+    this.log = log;
   }
 
   /** A list without its entries. */
@@ -162,13 +165,15 @@ class ListStore {
 
   /** A list that follows another. */
   long addVariant(Head parent, long account, String name, String context) {
-    return jdbc.sql("""
+    long id = jdbc.sql("""
             insert into channel_list (club_id, name, context, extra_columns, changed_by, parent_id)
             values (:club, :name, :context::jsonb, :columns, :account, :parent) returning id
             """)
         .param("club", parent.clubId()).param("name", name).param("context", context)
         .param("columns", parent.extraColumns().toArray(String[]::new)).param("account", account)
         .param("parent", parent.id()).query(Long.class).single();
+    log.add(account, parent.clubId(), Logbook.Deed.of(Logbook.Kind.LIST, id, name, "made as a variant of " + parent.name()));
+    return id;
   }
 
   /** The models that a list is meant for. */
@@ -223,6 +228,7 @@ class ListStore {
         .query(Long.class).single();
     addEntries(id, 1, 0, list.channels());
     begun(id, account);
+    log.add(account, club, Logbook.Deed.of(Logbook.Kind.LIST, id, list.name(), "made, with " + list.channels().size() + " entries"));
     return id;
   }
 
@@ -258,17 +264,20 @@ class ListStore {
         .param("list", list).param("version", version).update();
   }
 
-  /** The list goes on to its next version; what was changed is kept. */
-  void advance(long list, int version, long account, String what) {
+  /** The list goes on to its next version; what was changed is kept, and written down in the log. */
+  void advance(Head head, long account, ListChange change) {
+    int version = head.version() + 1;
     jdbc.sql("""
             update channel_list set version = :version, changed_at = now(), changed_by = :account where id = :list
             """)
-        .param("version", version).param("account", account).param("list", list).update();
+        .param("version", version).param("account", account).param("list", head.id()).update();
     jdbc.sql("""
             insert into list_change (list_id, version, account_id, what)
             values (:list, :version, :account, :what::jsonb)
             """)
-        .param("list", list).param("version", version).param("account", account).param("what", what).update();
+        .param("list", head.id()).param("version", version).param("account", account).param("what", change.record()).update();
+    log.add(account, head.clubId(), new Logbook.Deed(Logbook.Kind.LIST, head.id(), head.name(),
+        Versions.words(change.record()) + " (version " + version + ")", change.before(), change.after()));
   }
 
   void setContext(long list, String context) {

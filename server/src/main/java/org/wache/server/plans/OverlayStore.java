@@ -5,15 +5,18 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import org.wache.server.log.Logbook;
 
 /** A group's own rows of the band plan, in versions that stay. */
 @Repository
 public class OverlayStore {
 
   private final JdbcClient jdbc;
+  private final Logbook log;
 
-  OverlayStore(JdbcClient jdbc) {
+  OverlayStore(JdbcClient jdbc, Logbook log) {
     this.jdbc = jdbc;
+    this.log = log;
   }
 
   /** A version without its rows. */
@@ -59,6 +62,8 @@ public class OverlayStore {
   }
 
   void add(long club, int version, String rows, String note, long account) {
+    log.add(account, club, new Logbook.Deed(Logbook.Kind.PLAN, null, "Band plan", "version " + version + " put in force" + (note.isBlank() ? "" : ": " + note),
+        rowsOf(club, version - 1).orElse(null), rows));
     jdbc.sql("""
             insert into overlay (club_id, version, rows, note, account_id)
             values (:club, :version, :rows::jsonb, :note, :account)

@@ -41,6 +41,11 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
   }
 
   @ExceptionHandler
+  ProblemDetail forbidden(Forbidden problem) {
+    return detail(HttpStatus.FORBIDDEN, "For others to do", problem.getMessage());
+  }
+
+  @ExceptionHandler
   ProblemDetail refused(Refused problem) {
     return detail(HttpStatus.UNPROCESSABLE_CONTENT, "Not possible like this", problem.getMessage());
   }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import org.wache.server.log.Logbook;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Measurements: only ever added to. */
@@ -14,14 +15,18 @@ class MeasurementStore {
   private static final JsonMapper JSON = JsonMapper.builder().build();
 
   private final JdbcClient jdbc;
+  private final Logbook log;
 
-  MeasurementStore(JdbcClient jdbc) {
+  MeasurementStore(JdbcClient jdbc, Logbook log) {
     this.jdbc = jdbc;
+    this.log = log;
   }
 
   /** A measurement as it is kept; sum is JSON. */
   record Kept(long id, String kind, String mhz, String nominal, String measured, String verdict, String sum, String message, String source,
       OffsetDateTime at, String by) {}
+
+  private record RadioName(long club, String label) {}
 
   List<Kept> of(long unit) {
     return jdbc.sql("""
@@ -36,12 +41,17 @@ class MeasurementStore {
   long add(long unit, long account, Measuring measuring, OffsetDateTime at) {
     String sum = JSON.writeValueAsString(measuring.judged().sum().lines().stream().map(line -> new MeasurementController.ToleranceLine(
         line.role().name().toLowerCase(Locale.ROOT), line.sign(), line.amount(), line.unit(), line.label())).toList());
-    return jdbc.sql("""
+    long id = jdbc.sql("""
             insert into measurement (unit_id, kind, mhz, nominal, measured, verdict, sum, message, source, account_id, at)
             values (:unit, :kind, :mhz, :nominal, :measured, :verdict, :sum::jsonb, :message, :source, :account, :at) returning id
             """)
         .param("unit", unit).param("kind", measuring.measurement().kind().key()).param("mhz", measuring.measurement().at().megahertz()).param("nominal", measuring.nominal())
         .param("measured", measuring.measured()).param("verdict", measuring.judged().in() ? "in" : "out").param("sum", sum).param("message", measuring.judged().message())
         .param("source", measuring.judged().source()).param("account", account).param("at", at).query(Long.class).single();
+    RadioName radio = jdbc.sql("select club_id as club, label from radio_unit where id = :unit").param("unit", unit).query(RadioName.class).single();
+    log.add(account, radio.club(), new Logbook.Deed(Logbook.Kind.RADIO, unit, radio.label(), measuring.measurement().kind().title() + " measured, "
+        + (measuring.judged().in() ? "in" : "out of") + " tolerance", null, JSON.writeValueAsString(java.util.Map.of("mhz",
+            measuring.measurement().at().megahertz(), "nominal", measuring.nominal(), "measured", measuring.measured()))));
+    return id;
   }
 }

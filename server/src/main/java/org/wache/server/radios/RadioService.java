@@ -48,7 +48,7 @@ public class RadioService {
     RadioModel model = read(body);
     free(club, model, 0);
     long id = store.addModel(club, model.name(), body);
-    store.record(club, account, "model", id, null, body);
+    store.record(club, account, "model", id, model.name(), null, body);
     return id;
   }
 
@@ -61,7 +61,7 @@ public class RadioService {
     if (!store.changeModel(id, version, model.name(), body, false)) {
       throw new Refused(CHANGED);
     }
-    store.record(before.clubId(), account, "model", id, before.body(), body);
+    store.record(before.clubId(), account, "model", id, before.name(), before.body(), body);
   }
 
   /** A setting that units have must not vanish from their model. */
@@ -81,7 +81,7 @@ public class RadioService {
     if (!store.changeModel(id, version, before.name(), before.body(), true)) {
       throw new Refused(CHANGED);
     }
-    store.record(before.clubId(), account, "model", id, before.body(), null);
+    store.record(before.clubId(), account, "model", id, before.name(), before.body(), null);
   }
 
   private void free(long club, RadioModel model, long except) {
@@ -110,7 +110,7 @@ public class RadioService {
       throw new Refused("A group has up to " + MOST_UNITS + " radios.");
     }
     long id = store.addUnit(club, draft);
-    store.record(club, account, "unit", id, null, JSON.writeValueAsString(draft));
+    store.record(club, account, "unit", id, draft.label(), null, JSON.writeValueAsString(draft));
     return id;
   }
 
@@ -137,7 +137,7 @@ public class RadioService {
     if (!store.changeUnit(before.id(), version, draft, removed)) {
       throw new Refused(CHANGED);
     }
-    store.record(before.clubId(), account, "unit", before.id(), JSON.writeValueAsString(draft(before)),
+    store.record(before.clubId(), account, "unit", before.id(), before.label(), JSON.writeValueAsString(draft(before)),
         removed ? null : JSON.writeValueAsString(draft));
   }
 
@@ -189,7 +189,7 @@ public class RadioService {
     if (!store.handOut(id, party, note, account)) {
       throw new Missing("Whom you chose from the roster");
     }
-    store.record(unit.clubId(), account, "out", id, null, JSON.writeValueAsString(java.util.Map.of("party", party, "note", note)));
+    store.record(unit.clubId(), account, "out", id, unit.label(), null, JSON.writeValueAsString(java.util.Map.of("party", party, "note", note)));
   }
 
   /** Takes a radio back. */
@@ -199,6 +199,6 @@ public class RadioService {
     if (!store.handIn(id, note, account)) {
       throw new Refused("Nobody has " + unit.label() + ".");
     }
-    store.record(unit.clubId(), account, "in", id, null, JSON.writeValueAsString(java.util.Map.of("note", note)));
+    store.record(unit.clubId(), account, "in", id, unit.label(), null, JSON.writeValueAsString(java.util.Map.of("note", note)));
   }
 }

@@ -7,15 +7,18 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import org.wache.server.log.Logbook;
 
 /** Models and radios of groups. Questions of people ask for the account too: groups see only their own. */
 @Repository
 class RadioStore {
 
   private final JdbcClient jdbc;
+  private final Logbook log;
 
-  RadioStore(JdbcClient jdbc) {
+  RadioStore(JdbcClient jdbc, Logbook log) {
     this.jdbc = jdbc;
+    this.log = log;
   }
 
   /** A model as it is stored; the body is a file of the format {@code wache-radio/1}. */
@@ -132,7 +135,7 @@ class RadioStore {
   }
 
   /** The version that a change makes, recorded; holds the group's radios until the transaction ends. */
-  void record(long club, long account, String what, long subject, String before, String after) {
+  void record(long club, long account, String what, long subject, String name, String before, String after) {
     int version = jdbc.sql("update club set radios_version = radios_version + 1 where id = :club returning radios_version")
         .param("club", club).query(Integer.class).single();
     jdbc.sql("""
@@ -141,6 +144,11 @@ class RadioStore {
             """)
         .param("club", club).param("version", version).param("what", what).param("subject", subject).param("account", account)
         .param("before", before).param("after", after).update();
+    log.add(account, club, new Logbook.Deed(Logbook.Kind.RADIO, subject, name, switch (what) {
+      case "out" -> "handed out";
+      case "in" -> "taken back";
+      default -> what + (before == null ? " added" : after == null ? " taken out" : " changed");
+    }, before, after));
   }
 
   /** What is in a radio, and since when. */

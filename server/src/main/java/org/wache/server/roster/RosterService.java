@@ -84,7 +84,7 @@ public class RosterService {
       throw new Refused("A roster holds up to " + MOST_PARTIES + " people, families and firms.");
     }
     long id = store.add(club, draft.kind(), draft.name().trim(), draft.note(), teams(draft), licences);
-    store.record(club, version, id, account, null, JSON.writeValueAsString(draft));
+    store.record(club, version, id, draft.name().trim(), account, null, JSON.writeValueAsString(draft));
     return party(account, id);
   }
 
@@ -95,7 +95,7 @@ public class RosterService {
     String licences = checked(now.clubId(), draft, id);
     int version = store.advance(now.clubId());
     store.change(id, now.version() + 1, draft.kind(), draft.name().trim(), draft.note(), teams(draft), licences);
-    store.record(now.clubId(), version, id, account, JSON.writeValueAsString(now), JSON.writeValueAsString(draft));
+    store.record(now.clubId(), version, id, now.name(), account, kept(now), JSON.writeValueAsString(draft));
     return party(account, id);
   }
 
@@ -109,7 +109,12 @@ public class RosterService {
     }
     int version = store.advance(now.clubId());
     store.remove(id, now.version() + 1);
-    store.record(now.clubId(), version, id, account, JSON.writeValueAsString(now), null);
+    store.record(now.clubId(), version, id, now.name(), account, kept(now), null);
+  }
+
+  /** What is stored, in the form of a draft. */
+  private static String kept(RosterStore.Stored now) {
+    return JSON.writeValueAsString(new Party.Draft(now.kind(), now.name(), now.note(), now.teams(), PapersJson.licences(JSON.readTree(now.licences()))));
   }
 
   private RosterStore.Stored found(long account, long id, int seen) {

@@ -6,15 +6,18 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import org.wache.server.log.Logbook;
 
 /** People, families and firms. Every question asks for the account too: groups see only their own. */
 @Repository
 class RosterStore {
 
   private final JdbcClient jdbc;
+  private final Logbook log;
 
-  RosterStore(JdbcClient jdbc) {
+  RosterStore(JdbcClient jdbc, Logbook log) {
     this.jdbc = jdbc;
+    this.log = log;
   }
 
   /** A party as it is stored. */
@@ -101,12 +104,13 @@ class RosterStore {
         .param("party", party).query(String.class).list();
   }
 
-  void record(long club, int version, long party, long account, String before, String after) {
+  void record(long club, int version, long party, String name, long account, String before, String after) {
     jdbc.sql("""
             insert into roster_change (club_id, version, party_id, account_id, before, after)
             values (:club, :version, :party, :account, :before::jsonb, :after::jsonb)
             """)
         .param("club", club).param("version", version).param("party", party).param("account", account)
         .param("before", before).param("after", after).update();
+    log.add(account, club, new Logbook.Deed(Logbook.Kind.ROSTER, party, name, before == null ? "added" : after == null ? "taken out" : "changed", before, after));
   }
 }

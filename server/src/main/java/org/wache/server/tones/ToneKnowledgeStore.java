@@ -6,6 +6,7 @@ import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 import org.wache.rulebook.RulebookReader;
 import org.wache.server.accounts.AccountStore;
+import org.wache.server.log.Logbook;
 import org.wache.server.problems.Missing;
 import org.wache.server.problems.Refused;
 import org.wache.signal.Frequency;
@@ -21,8 +22,10 @@ public class ToneKnowledgeStore {
 
   private final JdbcClient jdbc;
   private final AccountStore accounts;
+  private final Logbook log;
 
-  ToneKnowledgeStore(JdbcClient jdbc, AccountStore accounts) {
+  ToneKnowledgeStore(JdbcClient jdbc, AccountStore accounts, Logbook log) {
+    this.log = log;
     this.jdbc = jdbc;
     this.accounts = accounts;
   }
@@ -48,7 +51,8 @@ public class ToneKnowledgeStore {
     }
     ToneKnowledge knowledge = checked(given);
     jdbc.sql("select id from club where id = :club for update").param("club", club).query(Long.class).single();
-    int now = known(account, club).version();
+    Known was = known(account, club);
+    int now = was.version();
     if (now != before) {
       throw new Refused("Somebody else changed the neighbours or the tables meanwhile. Nothing was saved: look at what is"
           + " there now, and make your change again.");
@@ -60,6 +64,8 @@ public class ToneKnowledgeStore {
             """)
         .param("club", club).param("version", now + 1).param("body", JSON.writeValueAsString(knowledge))
         .param("account", account).update();
+    log.add(account, club, new Logbook.Deed(Logbook.Kind.TONES, null, "Tones of neighbours and models", "changed",
+        JSON.writeValueAsString(was.knowledge()), JSON.writeValueAsString(knowledge)));
     return now + 1;
   }
 

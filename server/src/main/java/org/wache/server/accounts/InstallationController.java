@@ -1,0 +1,69 @@
+package org.wache.server.accounts;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.Size;
+import java.security.Principal;
+import java.util.List;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** For those who look after the installation: its groups and accounts, not what the groups have. */
+@RestController
+class InstallationController {
+
+  private final People people;
+  private final PeopleStore store;
+  private final WhoAsks who;
+
+  InstallationController(People people, PeopleStore store, WhoAsks who) {
+    this.people = people;
+    this.store = store;
+    this.who = who;
+  }
+
+  /** The groups and accounts of the installation. */
+  record Installation(List<PeopleStore.InstalledGroup> groups, List<PeopleStore.InstalledAccount> accounts) {}
+
+  /** A group to be made, and whom its first invitation is for. */
+  record NewGroup(@NotBlank @Size(max = 200) String name, @NotBlank @Size(max = 200) String coordinator) {}
+
+  /** Whether an account is closed. */
+  record Closed(boolean closed) {}
+
+  @GetMapping("/api/installation")
+  Installation all() {
+    return new Installation(store.groups(), store.accounts());
+  }
+
+  @PostMapping("/api/installation/groups")
+  @ResponseStatus(HttpStatus.CREATED)
+  PeopleController.OneTimeLink addGroup(Principal principal, @Valid @RequestBody NewGroup given) {
+    return new PeopleController.OneTimeLink(people.addGroup(who.account(principal).id(), given.name(), given.coordinator()));
+  }
+
+  @PostMapping("/api/installation/accounts/{account}/password-link")
+  @ResponseStatus(HttpStatus.CREATED)
+  PeopleController.OneTimeLink passwordLink(Principal principal, @PathVariable long account) {
+    return new PeopleController.OneTimeLink(people.passwordLink(who.account(principal).id(), account));
+  }
+
+  @DeleteMapping("/api/installation/accounts/{account}/second-factor")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void secondFactorOff(Principal principal, @PathVariable long account) {
+    people.takeSecondFactorOff(who.account(principal).id(), account);
+  }
+
+  @PutMapping("/api/installation/accounts/{account}/closed")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void closed(Principal principal, @PathVariable long account, @Valid @RequestBody Closed given) {
+    people.setClosed(who.account(principal).id(), account, given.closed());
+  }
+}

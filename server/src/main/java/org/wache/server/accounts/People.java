@@ -1,0 +1,237 @@
+package org.wache.server.accounts;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.OffsetDateTime;
+import java.util.Map;
+import java.util.Set;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.wache.server.log.Logbook;
+import org.wache.server.problems.Missing;
+import org.wache.server.problems.Refused;
+import tools.jackson.databind.json.JsonMapper;
+
+/** How people come into a group, what they are in it, and how they get a new password. */
+@Service
+class People {
+
+  private static final Set<String> ROLES = Set.of("coordinator", "reviewer", "technician", "member");
+  private static final Duration INVITATION = Duration.ofDays(14);
+  private static final Duration PASSWORD_LINK = Duration.ofDays(1);
+  private static final JsonMapper JSON = JsonMapper.builder().build();
+
+  private final PeopleStore store;
+  private final AccountStore accounts;
+  private final Passwords passwords;
+  private final SecondFactor secondFactor;
+  private final Sessions sessions;
+  private final Logbook log;
+  private final Clock clock;
+
+  People(PeopleStore store, AccountStore accounts, Passwords passwords, SecondFactor secondFactor, Sessions sessions, Logbook log, Clock clock) {
+    this.store = store;
+    this.accounts = accounts;
+    this.passwords = passwords;
+    this.secondFactor = secondFactor;
+    this.sessions = sessions;
+    this.log = log;
+    this.clock = clock;
+  }
+
+  private OffsetDateTime now() {
+    return OffsetDateTime.now(clock);
+  }
+
+  /** Makes a one-time link into a group; the token is told once. */
+  @Transactional
+  public String invite(long by, long club, String role, Long party, String name) {
+    checked(role, party);
+    plain(name);
+    String token = passwords.token();
+    long id = store.invite(club, role, party, name.strip(), Passwords.hashOf(token), by, now().plus(INVITATION))
+        .orElseThrow(() -> new Missing("Whom you chose from the roster"));
+    log.add(by, club, Logbook.Deed.of(Logbook.Kind.PEOPLE, id, name.strip(), "invited as " + role));
+    return token;
+  }
+
+  private static void checked(String role, Long party) {
+    if (!ROLES.contains(role)) {
+      throw new Refused("Somebody is a coordinator, a reviewer, a technician or a member: not “" + role + "”.");
+    }
+    if (role.equals("member") && party == null) {
+      throw new Refused("Say who of the roster the member is: they see what that person may key.");
+    }
+  }
+
+  private static void plain(String text) {
+    if (text.isBlank() || text.chars().anyMatch(Character::isISOControl)) {
+      throw new Refused("A name is a line of text without control characters.");
+    }
+  }
+
+  @Transactional
+  public void withdraw(long by, long club, long invitation) {
+    String name = store.invitations(club, now()).stream().filter(each -> each.id() == invitation).map(PeopleStore.Invitation::name).findFirst()
+        .orElseThrow(() -> new Refused("This invitation was used, withdrawn or has ended."));
+    if (!store.withdraw(invitation)) {
+      throw new Refused("This invitation was used or withdrawn just now.");
+    }
+    log.add(by, club, Logbook.Deed.of(Logbook.Kind.PEOPLE, invitation, name, "invitation withdrawn"));
+  }
+
+  /** What an invitation is for. */
+  PeopleStore.Invitation invitation(String token) {
+    return store.invitation(Passwords.hashOf(token), now())
+        .orElseThrow(() -> new Refused("This link was used, withdrawn, or is older than 14 days. Ask the coordinator for a new one."));
+  }
+
+  /** Makes an account through an invitation. */
+  @Transactional
+  public void joinAnew(String token, String login, String name, String password) {
+    plain(login);
+    plain(name);
+    if (accounts.isLoginTaken(login.strip())) {
+      throw new Refused("Somebody signs in as “" + login.strip() + "” already. Choose another name; if it is you, sign in and open the link again.");
+    }
+    String hash = passwords.hash(login.strip(), password);
+    join(accounts.addAccount(login.strip(), name.strip(), hash), invitation(token));
+  }
+
+  /** Comes into one more group through an invitation. */
+  @Transactional
+  public void join(long account, String token) {
+    join(account, invitation(token));
+  }
+
+  private void join(long account, PeopleStore.Invitation invitation) {
+    if (accounts.isMember(account, invitation.club())) {
+      throw new Refused("You are in " + invitation.clubName() + " already. A coordinator there changes what you are in it.");
+    }
+    if (!store.use(invitation.id(), account)) {
+      throw new Refused("This link was used or withdrawn just now. Ask the coordinator for a new one.");
+    }
+    accounts.addMember(account, invitation.club(), invitation.role(), invitation.party());
+    log.add(account, invitation.club(), Logbook.Deed.of(Logbook.Kind.PEOPLE, account, invitation.name(), "came in as " + invitation.role()));
+  }
+
+  /** Changes what someone is in a group. */
+  @Transactional
+  public void change(long by, long club, long account, String role, Long party) {
+    checked(role, party);
+    PeopleStore.Person before = found(club, account);
+    if (!role.equals("coordinator")) {
+      oneStays(club, before);
+    }
+    if (!store.change(club, account, role, party)) {
+      throw new Missing("Whom you chose from the roster");
+    }
+    log.add(by, club, new Logbook.Deed(Logbook.Kind.PEOPLE, account, before.name(), "changed", words(before.role(), before.party()), words(role, party)));
+  }
+
+  private static String words(String role, Long party) {
+    return JSON.writeValueAsString(party == null ? Map.of("role", role) : Map.of("role", role, "party", party));
+  }
+
+  /** Takes someone out of a group; their account and what they did stay. */
+  @Transactional
+  public void remove(long by, long club, long account) {
+    PeopleStore.Person before = found(club, account);
+    oneStays(club, before);
+    store.remove(club, account);
+    log.add(by, club, new Logbook.Deed(Logbook.Kind.PEOPLE, account, before.name(), "taken out of the group", words(before.role(), before.party()), null));
+  }
+
+  private PeopleStore.Person found(long club, long account) {
+    return store.lockedPerson(club, account).orElseThrow(() -> new Missing("The person"));
+  }
+
+  private void oneStays(long club, PeopleStore.Person leaving) {
+    boolean another = store.people(club).stream().anyMatch(each -> each.account() != leaving.account() && each.role().equals("coordinator") && !each.closed());
+    if (leaving.role().equals("coordinator") && !another) {
+      throw new Refused(leaving.name() + " is the only coordinator. Make somebody else one first.");
+    }
+  }
+
+  /** Makes a group, and a one-time link for its coordinator. */
+  @Transactional
+  public String addGroup(long by, String name, String coordinator) {
+    plain(name);
+    long club = accounts.addClub(name.strip());
+    log.add(by, null, Logbook.Deed.of(Logbook.Kind.ACCOUNT, club, name.strip(), "group made"));
+    return invite(by, club, "coordinator", null, coordinator);
+  }
+
+  /** Makes a link with which somebody sets a new password, within a day. */
+  @Transactional
+  public String passwordLink(long by, long account) {
+    Account whose = account(account);
+    String token = passwords.token();
+    store.addPasswordLink(account, Passwords.hashOf(token), by, now().plus(PASSWORD_LINK));
+    log.add(by, null, Logbook.Deed.of(Logbook.Kind.ACCOUNT, account, whose.name(), "link for a new password made"));
+    return token;
+  }
+
+  private Account account(long account) {
+    return accounts.account(account).orElseThrow(() -> new Missing("The account"));
+  }
+
+  /** Sets a password through a link, and ends every session of the account. */
+  @Transactional
+  public void setPassword(String token, String password) {
+    long id = store.usePasswordLink(Passwords.hashOf(token), now())
+        .orElseThrow(() -> new Refused("This link was used, replaced by a newer one, or is older than a day. Ask the administrator for a new one."));
+    Account account = account(id);
+    accounts.setPassword(id, passwords.hash(account.login(), password));
+    accounts.succeeded(account.login());
+    sessions.endOthers(account.login(), null);
+    log.add(id, null, Logbook.Deed.of(Logbook.Kind.ACCOUNT, id, account.name(), "password set through a link"));
+  }
+
+  /** Changes one's own password, and ends the sessions elsewhere. */
+  @Transactional
+  public void changePassword(Account account, String session, String current, String next) {
+    proved(account, current);
+    accounts.setPassword(account.id(), passwords.hash(account.login(), next));
+    sessions.endOthers(account.login(), session);
+    log.add(account.id(), null, Logbook.Deed.of(Logbook.Kind.ACCOUNT, account.id(), account.name(), "password changed"));
+  }
+
+  /**
+   * Makes sure that it is the owner of the account who asks.
+   *
+   * @throws Refused when the password is wrong, or was wrong too often just now
+   */
+  void proved(Account account, String password) {
+    Duration wait = accounts.wait(account.login(), clock.instant());
+    if (!wait.isZero()) {
+      throw new Refused("Too many wrong passwords. Try again in " + Math.max(1, wait.toSeconds()) + " s.");
+    }
+    if (!passwords.isRight(password, accounts.secret(account.login()).orElseThrow(() -> new Missing("The account")).passwordHash())) {
+      accounts.failedApart(account.login(), clock.instant());
+      throw new Refused("This is not your password.");
+    }
+  }
+
+  /** Takes the second factor off an account whose telephone and codes on paper are lost. */
+  @Transactional
+  public void takeSecondFactorOff(long by, long account) {
+    Account whose = account(account);
+    secondFactor.off(account);
+    log.add(by, null, Logbook.Deed.of(Logbook.Kind.ACCOUNT, account, whose.name(), "second factor taken off"));
+  }
+
+  /** Closes an account, or opens it again. What it did stays. */
+  @Transactional
+  public void setClosed(long by, long account, boolean closed) {
+    Account whose = account(account);
+    if (by == account) {
+      throw new Refused("This is your own account. Another administrator can close it.");
+    }
+    accounts.setClosed(account, closed);
+    if (closed) {
+      sessions.endOthers(whose.login(), null);
+    }
+    log.add(by, null, Logbook.Deed.of(Logbook.Kind.ACCOUNT, account, whose.name(), closed ? "closed" : "opened again"));
+  }
+}

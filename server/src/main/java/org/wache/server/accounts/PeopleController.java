@@ -1,0 +1,87 @@
+package org.wache.server.accounts;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.Size;
+import java.security.Principal;
+import java.time.Clock;
+import java.time.OffsetDateTime;
+import java.util.List;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import org.wache.server.problems.Missing;
+
+/** The people of a group: what each is in it, and invitations. */
+@RestController
+class PeopleController {
+
+  private final People people;
+  private final PeopleStore store;
+  private final WhoAsks who;
+  private final Clock clock;
+
+  PeopleController(People people, PeopleStore store, WhoAsks who, Clock clock) {
+    this.people = people;
+    this.store = store;
+    this.who = who;
+    this.clock = clock;
+  }
+
+  /** The people of a group, and the invitations that are open. */
+  record GroupPeople(List<GroupPerson> people, List<OpenInvitation> invitations) {}
+
+  /** Someone of a group; party is who of the roster they are. */
+  record GroupPerson(long account, String login, String name, String role, @Schema(nullable = true) Long party, @Schema(nullable = true) String partyName,
+      boolean secondFactor, boolean closed) {}
+
+  /** A link into the group that nobody used yet. */
+  record OpenInvitation(long id, String name, String role, @Schema(nullable = true) String partyName, String by, OffsetDateTime expires) {}
+
+  /** Who is invited, as what. */
+  record Invite(@NotBlank @Size(max = 200) String name, @NotBlank @Size(max = 20) String role, @Schema(nullable = true) Long party) {}
+
+  /** A token that is told once; the address is made of it. */
+  record OneTimeLink(String token) {}
+
+  /** What someone is in a group. */
+  record Part(@NotBlank @Size(max = 20) String role, @Schema(nullable = true) Long party) {}
+
+  @GetMapping("/api/groups/{group}/people")
+  GroupPeople all(@PathVariable long group) {
+    return new GroupPeople(store.people(group).stream().map(each -> new GroupPerson(each.account(), each.login(), each.name(), each.role(), each.party(),
+        each.partyName(), each.secondFactor(), each.closed())).toList(), store.invitations(group, OffsetDateTime.now(clock)).stream()
+        .map(each -> new OpenInvitation(each.id(), each.name(), each.role(), each.partyName(), each.by(), each.expires())).toList());
+  }
+
+  @PostMapping("/api/groups/{group}/invitations")
+  @ResponseStatus(HttpStatus.CREATED)
+  OneTimeLink invite(Principal principal, @PathVariable long group, @Valid @RequestBody Invite invite) {
+    return new OneTimeLink(people.invite(who.account(principal).id(), group, invite.role(), invite.party(), invite.name()));
+  }
+
+  @DeleteMapping("/api/invitations/{invitation}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void withdraw(Principal principal, @PathVariable long invitation) {
+    people.withdraw(who.account(principal).id(), store.clubOf(invitation).orElseThrow(() -> new Missing("The invitation")), invitation);
+  }
+
+  @PutMapping("/api/groups/{group}/people/{account}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void change(Principal principal, @PathVariable long group, @PathVariable long account, @Valid @RequestBody Part part) {
+    people.change(who.account(principal).id(), group, account, part.role(), part.party());
+  }
+
+  @DeleteMapping("/api/groups/{group}/people/{account}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void remove(Principal principal, @PathVariable long group, @PathVariable long account) {
+    people.remove(who.account(principal).id(), group, account);
+  }
+}
