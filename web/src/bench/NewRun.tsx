@@ -45,7 +45,7 @@ export function NewRun({ group, list: given, onStarted }: Props) {
       data(
         api.POST('/api/lists/{list}/runs', {
           params: { path: { list: Number(list) } },
-          body: { version: plan.data!.version, units: chosen, callSign: sign },
+          body: { release: plan.data!.release, units: chosen, callSign: sign },
         }),
       ),
     onSuccess: async (made) => {
@@ -67,10 +67,10 @@ export function NewRun({ group, list: given, onStarted }: Props) {
   const current = plan.data && !plan.isPlaceholderData && chosen.length > 0 ? plan.data : undefined;
   return (
     <div className="flex flex-col gap-4 p-5">
-      <h2 className="text-title font-semibold">Put a list into radios</h2>
+      <h2 className="text-title font-semibold">Put a release into radios</h2>
       <p className="max-w-prose">
         Each radio is read first, and what was in it is kept for good. Then the list is written, read back,
-        compared entry by entry, and every key is tried into a dummy load. Entries on hold stay out.
+        compared entry by entry, and every key is tried into a dummy load. Only what was released goes in; what a radio cannot have stays out of it.
       </p>
       <div className="flex flex-wrap items-end gap-4">
         <Choice
@@ -93,12 +93,19 @@ export function NewRun({ group, list: given, onStarted }: Props) {
             ? 'Choose the radios below'
             : `Write ${chosen.length === 1 ? 'one radio' : `${chosen.length} radios`}`}
         </Button>
+        {current && <span className="text-second pb-1.5">Release {current.number}</span>}
         {sign.trim() === '' && (
           <span className="text-second text-soft pb-1.5">Say with which call sign keys are tried.</span>
         )}
       </div>
       {start.error && <Notice message={start.error.message} />}
-      {plan.error && chosen.length > 0 && list !== '' && <Notice message={plan.error.message} />}
+      {plan.error && chosen.length > 0 && list !== '' && (
+        <Notice message={plan.error.message}>
+          <Link to={`/lists/${list}/release`} className="text-accent whitespace-nowrap underline-offset-2 hover:underline">
+            To the gate
+          </Link>
+        </Notice>
+      )}
       {blocked.length > 0 && (
         <Notice message={blocked.map((unit) => `${unit.label}: ${unit.blocked}`).join(' ')}>
           <Button

@@ -37,7 +37,7 @@ export function RunView({ run }: { run: Schemas['BenchRun'] }) {
         <div className="min-w-0 grow">
           <h2 className="text-title font-semibold">
             <Link to={`/lists/${run.list}`} className="hover:text-accent">
-              {run.name}, version {run.version}
+              {run.name}, {run.number ? `release ${run.number}` : `version ${run.version}`}
             </Link>
           </h2>
           <p className="text-second text-soft">

@@ -94,7 +94,8 @@ export function UnitPanel({ group, unit, radios, onDone }: Props) {
         <ul className="text-second flex flex-col gap-0.5">
           {history.data?.loads.map((load, index) => (
             <li key={load.at} className={index === 0 ? '' : 'text-soft'}>
-              {load.name}, version {load.version}: {load.entries} entries since {moment(load.at)}, by{' '}
+              {load.name}, {load.number ? `release ${load.number}` : `version ${load.version}`}
+              {load.recalled && ' (recalled)'}: {load.entries} entries since {moment(load.at)}, by{' '}
               {load.by}
               {load.verified ? ', read back and tried' : ', not verified'}
             </li>

@@ -26,5 +26,12 @@ export function standing(unit: Unit): { verdict: string; words: string } {
 /** What is in a radio, in short. */
 export const inside = (unit: Unit) =>
   unit.load
-    ? `${unit.load.name}, version ${unit.load.version}${unit.load.newest > unit.load.version ? ` (the list is at ${unit.load.newest})` : ''}`
+    ? `${unit.load.name}, ${loaded(unit.load)}`
     : 'nothing from here';
+
+/** Which release is in a radio, and what became of it since. */
+function loaded(load: Schemas['Load']): string {
+  if (load.number === null) return `version ${load.version}, before there were releases`;
+  if (load.recalled) return `release ${load.number}, recalled`;
+  return `release ${load.number}${(load.newest ?? 0) > load.number ? ` (release ${load.newest} is out)` : ''}`;
+}

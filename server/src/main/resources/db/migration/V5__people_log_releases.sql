@@ -160,6 +160,7 @@ create table release_carrier (
   release_id bigint not null references release,
   variant    text not null,
   party_id   bigint not null references party,
+  name       text not null,
   primary key (release_id, variant, party_id)
 );
 

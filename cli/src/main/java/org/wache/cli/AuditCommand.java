@@ -22,6 +22,9 @@ import org.wache.exchange.ContextFile;
 import org.wache.exchange.FileProblem;
 import org.wache.exchange.LicenceWords;
 import org.wache.exchange.ListFiles;
+import org.wache.exchange.ReleaseCheck;
+import org.wache.exchange.ReleaseFile;
+import org.wache.exchange.ReleaseReport;
 import org.wache.licence.Holder;
 import org.wache.rulebook.Edition;
 import org.wache.rulebook.RulebookProblem;
@@ -55,8 +58,15 @@ final class AuditCommand implements Callable<Integer> {
   @Option(names = "--json", description = "Write the whole result as JSON.")
   private boolean json;
 
+  @Option(names = "--verify", description = "FILE is a release: says whether it is as it was released. Exit status: 0 it is, 1 it is not, "
+      + "2 no release.")
+  private boolean verify;
+
   @Override
   public Integer call() {
+    if (verify) {
+      return verified();
+    }
     ContextFile given = contextFile == null ? ContextFile.EMPTY : parsed(contextFile, ContextFile::read);
     LocalDate day = on != null ? day(on) : given.on().orElseGet(LocalDate::now);
     Edition edition = edition(rulebook != null ? rulebook : given.rulebook().orElse("us"), day);
@@ -67,6 +77,15 @@ final class AuditCommand implements Callable<Integer> {
     out.print(json ? AuditReport.write(audit) : TextReport.write(audit));
     out.flush();
     return audit.counts().get(Verdict.HOLD) > 0 ? 1 : 0;
+  }
+
+  private int verified() {
+    ReleaseFile release = parsed(file, ReleaseFile::read);
+    ReleaseCheck check = parsed(file, any -> ReleaseCheck.of(release));
+    PrintStream out = new PrintStream(new java.io.FileOutputStream(java.io.FileDescriptor.out), false, StandardCharsets.UTF_8);
+    out.print(json ? ReleaseReport.json(release, check) : ReleaseReport.text(release, check));
+    out.flush();
+    return check.good() ? 0 : 1;
   }
 
   private Auditor auditor(ContextFile given, LocalDate day, Edition edition) {

@@ -12,7 +12,7 @@ import org.wache.rulebook.BandService;
 import org.wache.signal.Frequency;
 
 /** Lists made from a seed: near edges and channels and everywhere else, with good and bad texts in every field. */
-final class RandomLists {
+public final class RandomLists {
 
   private static final String[] MODES =
       {"FM", "NFM", "AM", "USB", "LSB", "CW", "DMR", "P25", "NXDN", "DV", "PKT", "DATA", "", "WFM"};
@@ -24,7 +24,8 @@ final class RandomLists {
 
   private final Random random;
 
-  RandomLists(long seed) {
+  /** The same lists for the same seed. */
+  public RandomLists(long seed) {
     this.random = new Random(seed);
   }
 
@@ -47,7 +48,8 @@ final class RandomLists {
     };
   }
 
-  Channel channel(int number) {
+  /** One entry. */
+  public Channel channel(int number) {
     Map<Field, String> texts = new EnumMap<>(Field.class);
     Frequency receive = frequency();
     texts.put(Field.NUMBER, Integer.toString(random.nextInt(8) == 0 ? 1 : number));

@@ -44,7 +44,7 @@ class BenchTest {
   @Test
   void twentyRadiosInOneGoAndThoseThatFailStopNoOther() {
     List<Long> units = fleets.herons(20);
-    long list = fleets.list("Twenty", Fleets.LIST);
+    long list = fleets.released("Twenty", Fleets.LIST);
     fleets.fault(units.get(2), "cable-out", 18);
     fleets.fault(units.get(7), "flat-battery", 16);
     fleets.fault(units.get(11), "wrong-model", 0);
@@ -76,8 +76,8 @@ class BenchTest {
   @Test
   void whatWasInARadioIsSavedForGoodAndCanBeReadAsAList() {
     long unit = fleets.herons(1).get(0);
-    fleets.ended(fleets.run(fleets.list("First", Fleets.LIST), List.of(unit)));
-    fleets.ended(fleets.run(fleets.list("Second", "number,name,rx_mhz,tx_mhz,mode,power_w,timeout_s\n1,ONE,146.520,146.520,FM,5,180\n"), List.of(unit)));
+    fleets.ended(fleets.run(fleets.released("First", Fleets.LIST), List.of(unit)));
+    fleets.ended(fleets.run(fleets.released("Second", "number,name,rx_mhz,tx_mhz,mode,power_w,timeout_s\n1,ONE,146.520,146.520,FM,5,180\n"), List.of(unit)));
     JsonNode saved = Browserless.json(who.get("/api/units/" + unit + "/bench")).path("saved");
     assertThat(saved).hasSize(2);
     assertThat(saved.path(0).path("entries").asInt()).isEqualTo(4);
@@ -89,28 +89,29 @@ class BenchTest {
   @Test
   void entriesOnHoldStayOutAndThePlanSaysWhy() {
     long unit = fleets.herons(1).get(0);
-    long list = fleets.list("Holds", Fleets.LIST + "5,FAMILY,462.5625,462.5625,NFM,1,,,yes,180\n6,SIX,52.525,52.525,FM,5,,,yes,180\n");
+    long list = fleets.released("Holds", Fleets.LIST + "6,SIX,52.525,52.525,FM,5,,,yes,180\n");
     JsonNode plan = fleets.plan(list, List.of(unit)).path("units").path(0);
     assertThat(plan.path("entries").asInt()).isEqualTo(4);
-    assertThat(plan.path("leftOut")).extracting(each -> each.path("name").asString()).containsExactly("FAMILY", "SIX");
+    assertThat(plan.path("leftOut")).extracting(each -> each.path("name").asString()).containsExactly("SIX");
     JsonNode jobs = fleets.ended(fleets.run(list, List.of(unit)));
     JsonNode report = Browserless.json(who.get("/api/jobs/" + jobs.path(0).path("id").asLong()));
-    assertThat(report.path("leftOut")).hasSize(2);
+    assertThat(report.path("leftOut")).hasSize(1);
     assertThat(report.path("presses")).filteredOn(each -> each.path("keyed").asBoolean()).hasSize(3);
     assertThat(report.path("presses")).allSatisfy(each -> assertThat(each.path("keyed").asBoolean()).isEqualTo(each.path("shouldKey").asBoolean()));
   }
 
   @Test
-  void aRadioIsOnOneCableAtATimeAndARunBegunOnAnOldVersionIsRefused() {
+  void aRadioIsOnOneCableAtATimeAndARunBegunOnAnOldReleaseIsRefused() {
     List<Long> units = fleets.herons(1);
-    long list = fleets.list("Once", Fleets.LIST);
-    int version = fleets.plan(list, units).path("version").asInt();
-    HttpResponse<String> old = fleets.start(list, version - 1, units);
+    long list = fleets.released("Once", Fleets.LIST);
+    long before = fleets.plan(list, units).path("release").asLong();
+    long release = fleets.release(list, "Heron H2");
+    HttpResponse<String> old = fleets.start(list, before, units);
     assertThat(old.statusCode()).isEqualTo(422);
-    assertThat(old.body()).contains("was changed meanwhile");
+    assertThat(old.body()).contains("Release 2 of the list came out meanwhile");
     fleets.fault(units.get(0), "cable-out", 10);
     long run = fleets.run(list, units);
-    HttpResponse<String> second = fleets.start(list, version, units);
+    HttpResponse<String> second = fleets.start(list, release, units);
     assertThat(second.statusCode()).isEqualTo(422);
     assertThat(second.body()).contains("on the bench just now");
     fleets.ended(run);
@@ -119,7 +120,7 @@ class BenchTest {
   @Test
   void aRadioOfTheWrongCountryKeepsOutWhatItRefuses() {
     long unit = fleets.unit("Heron H2", "Amateur II", false);
-    JsonNode plan = fleets.plan(fleets.list("Foreign", Fleets.LIST), List.of(unit)).path("units").path(0);
+    JsonNode plan = fleets.plan(fleets.released("Foreign", Fleets.LIST), List.of(unit)).path("units").path(0);
     assertThat(plan.path("leftOut").path(0).path("reason").asString()).contains("IARU Region 1");
     assertThat(fleets.view(unit).path("facts").path(0).path("text").asString()).contains("IARU Region 1");
   }
@@ -127,7 +128,7 @@ class BenchTest {
   @Test
   void pairsAndRepeatersAreTried() {
     List<Long> units = fleets.herons(2);
-    fleets.ended(fleets.run(fleets.list("Air", Fleets.LIST), units));
+    fleets.ended(fleets.run(fleets.released("Air", Fleets.LIST), units));
     JsonNode pair = Browserless.json(who.post("/api/units/" + units.get(0) + "/pair-check", "{\"other\":" + units.get(1) + ",\"callSign\":\"KE9QRB\"}"));
     assertThat(pair.path("good").asBoolean()).isTrue();
     assertThat(pair.path("lines")).singleElement().satisfies(line -> assertThat(line.path("said").asString()).contains("silent without"));
@@ -148,13 +149,13 @@ class BenchTest {
     JsonNode empty = Browserless.json(who.post("/api/units/" + unit + "/inhibit-check", "{\"callSign\":\"KE9QRB\"}"));
     assertThat(empty.path("good").asBoolean()).as("an empty radio that still keys").isFalse();
     assertThat(who.post("/api/units/" + unit + "/hand-out", to).statusCode()).isEqualTo(422);
-    JsonNode jobs = fleets.ended(fleets.run(fleets.list("Child", Fleets.LIST), List.of(unit)));
+    JsonNode jobs = fleets.ended(fleets.run(fleets.released("Child", Fleets.LIST), List.of(unit)));
     assertThat(jobs.path(0).path("state").asString()).isEqualTo("good");
     JsonNode report = Browserless.json(who.get("/api/jobs/" + jobs.path(0).path("id").asLong()));
     assertThat(report.path("presses")).noneMatch(each -> each.path("keyed").asBoolean());
     assertThat(who.post("/api/units/" + unit + "/hand-out", to).statusCode()).isEqualTo(204);
     assertThat(fleets.view(unit).path("carrier").path("note").asString()).isEqualTo("spare battery");
-    assertThat(fleets.view(unit).path("carrier").path("with").asString()).startsWith("Child, version");
+    assertThat(fleets.view(unit).path("carrier").path("with").asString()).startsWith("Child, release 1");
     assertThat(who.post("/api/units/" + unit + "/hand-out", to).body()).contains("Take it back first");
     assertThat(who.post("/api/units/" + unit + "/hand-in", "{\"note\":\"scratched\"}").statusCode()).isEqualTo(204);
     assertThat(Browserless.json(who.get("/api/units/" + unit)).path("custody").path(0).path("inNote").asString()).isEqualTo("scratched");
@@ -167,7 +168,7 @@ class BenchTest {
   @Test
   void aRadioWhoseLockWasChangedSinceIsPlannedAnew() {
     long unit = fleets.unit("Heron H2", "Amateur II", false);
-    long list = fleets.list("Replanned", Fleets.LIST);
+    long list = fleets.released("Replanned", Fleets.LIST);
     fleets.fault(unit, "cable-out", 3);
     long run = fleets.run(list, List.of(unit));
     JsonNode failed = fleets.ended(run).path(0);
@@ -187,7 +188,7 @@ class BenchTest {
   void whatWaitsCanBeStopped() {
     List<Long> units = fleets.herons(8);
     units.forEach(unit -> fleets.fault(unit, "cable-out", 4));
-    long run = fleets.run(fleets.list("Stopped", Fleets.LIST), units);
+    long run = fleets.run(fleets.released("Stopped", Fleets.LIST), units);
     assertThat(Browserless.json(who.post("/api/runs/" + run + "/stop", "{}")).path("jobs").asInt()).isPositive();
     JsonNode jobs = fleets.ended(run);
     assertThat(jobs).anySatisfy(job -> assertThat(job.path("state").asString()).isEqualTo("stopped"));

@@ -53,11 +53,13 @@ class EveryEndpointTest {
       Map.entry("{list}/models", "{\"before\":[],\"after\":[]}"), Map.entry("{group}/models", "{\"body\":{\"model\":\"Mine now\"}}"),
       Map.entry("/models/{model}", "{\"version\":1,\"body\":{\"model\":\"Mine now\"}}"), Map.entry("/units", UNIT),
       Map.entry("/units/{unit}", "{\"version\":1,\"unit\":" + UNIT + "}"), Map.entry("/hand-out", "{\"party\":1,\"note\":\"\"}"),
-      Map.entry("/hand-in", "{\"note\":\"\"}"), Map.entry("/runs", "{\"version\":1,\"units\":[1],\"callSign\":\"KE9QRB\"}"),
+      Map.entry("/hand-in", "{\"note\":\"\"}"), Map.entry("/runs", "{\"release\":1,\"units\":[1],\"callSign\":\"KE9QRB\"}"),
       Map.entry("/pair-check", "{\"other\":2,\"callSign\":\"KE9QRB\"}"), Map.entry("/repeater-check", SIGN), Map.entry("/inhibit-check", SIGN),
       Map.entry("/fault", "{\"fault\":\"none\",\"after\":0}"), Map.entry("/practice", "{\"list\":1,\"entry\":1,\"presses\":[]}"),
       Map.entry("/measurements", "{\"kind\":\"output_power\",\"mhz\":\"146.52\",\"narrow\":false,\"nominal\":\"5\",\"measured\":\"5\"}"),
       Map.entry("/invitations", "{\"name\":\"Mine now\",\"role\":\"coordinator\",\"party\":null}"),
+      Map.entry("/waivers", "{\"prints\":[\"x\"],\"reason\":\"Mine now\",\"until\":null}"), Map.entry("/signature", "{\"state\":\"x\",\"note\":\"\"}"),
+      Map.entry("/releases", "{\"state\":\"x\"}"), Map.entry("/recall", "{\"reason\":\"Mine now\"}"),
       Map.entry("/people/{account}", "{\"role\":\"coordinator\",\"party\":null}"),
       Map.entry("/overlay/trial", "{\"rows\":[]}"), Map.entry("/edition-seen", "{}")));
 
@@ -69,7 +71,7 @@ class EveryEndpointTest {
   }
 
   private static final String[] NONSENSE = {"", "{\"body\":{}}", "{\"body\":{\"model\":\"a\\u0000b\"}}", "{\"version\":1,\"body\":{\"model\":7,\"channels\":1e999999999}}",
-      "{\"body\":{\"model\":\"x\",\"transmit\":[[1,2,3]],\"keypad\":5}}", "{\"version\":1,\"units\":[-1],\"callSign\":\"x\"}", "{\"before\":[],\"after\":[-1]}",
+      "{\"body\":{\"model\":\"x\",\"transmit\":[[1,2,3]],\"keypad\":5}}", "{\"release\":1,\"units\":[-1],\"callSign\":\"x\"}", "{\"prints\":[\"\\u0000\"],\"reason\":\"\\u0000\\u0000\\u0000\\u0000\\u0000\\u0000\"}", "{\"reason\":\"no\"}", "{\"state\":\"\\u0000\",\"note\":\"\\u0000\"}", "{\"before\":[],\"after\":[-1]}",
       "{\"list\":-1,\"entry\":-1,\"presses\":[\"tea\"]}", "{\"model\":-1,\"serial\":\"a\\u0000\",\"label\":\"x\",\"lock\":\"?\",\"inhibited\":true,\"owner\":\"\"}",
       "{\"model\":1,\"serial\":\"a\\u0000\",\"label\":\"x\",\"lock\":\"\",\"inhibited\":true,\"owner\":\"\"}", "{\"party\":-1,\"note\":\"\\u0000\"}", "{\"note\":\"\\u0000\"}",
       "{\"other\":-1,\"callSign\":\"KE9QRB\"}", "{\"fault\":\"tea\",\"after\":-1}", "{\"kind\":\"tea\",\"mhz\":\"far\",\"narrow\":false,\"nominal\":\"\",\"measured\":\"much\"}",
@@ -146,11 +148,11 @@ class EveryEndpointTest {
     String path = endpoint.path().replace("{group}", Long.toString(group)).replace("{list}", Long.toString(list))
         .replace("{entry}", Long.toString(entry)).replace("{party}", Long.toString(party)).replace("{version}", "1")
         .replace("{model}", "1").replace("{unit}", "1").replace("{run}", "1").replace("{job}", "1").replace("{image}", "1")
-        .replace("{account}", "99999").replace("{session}", "x").replace("{invitation}", Long.toString(invitation(who)))
+        .replace("{account}", "99999").replace("{session}", "x").replace("{release}", "1").replace("{waiver}", "1").replace("{invitation}", Long.toString(invitation(who)))
         .replace("{callSign}", "KE9QRB").replace("{repeater}", "TV-001").replace("{format}", "list")
         .replace("{intake}", Long.toString(intake(list))) + query;
     boolean file = endpoint.method().equals("POST")
-        && (endpoint.path().equals("/api/groups/{group}/lists") || endpoint.path().equals("/api/groups/{group}/intakes"));
+        && (endpoint.path().equals("/api/verification") || endpoint.path().equals("/api/groups/{group}/lists") || endpoint.path().equals("/api/groups/{group}/intakes"));
     boolean bare = endpoint.method().equals("GET") || endpoint.method().equals("DELETE");
     return who.send(endpoint.method(), file ? path + "?name=x" : path,
         bare ? null : file ? "application/octet-stream" : "application/json",

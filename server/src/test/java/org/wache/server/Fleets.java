@@ -80,17 +80,68 @@ final class Fleets {
     return list;
   }
 
+  /** As {@link #list}, released for the Heron H2. */
+  long released(String name, String csv) {
+    long list = list(name, csv);
+    release(list, "Heron H2");
+    return list;
+  }
+
   JsonNode plan(long list, List<Long> units) {
     return Browserless.json(who.get("/api/lists/" + list + "/bench-plan?units=" + units.stream().map(String::valueOf).collect(Collectors.joining(","))));
   }
 
-  HttpResponse<String> start(long list, int version, List<Long> units) {
-    return who.post("/api/lists/" + list + "/runs", JSON.writeValueAsString(java.util.Map.of("version", version, "units", units, "callSign", "KE9QRB")));
+  /** Chooses the model, waives what is open, lets a second person sign, and releases; returns the key of the release. */
+  long release(long list, String... models) {
+    choose(list, models);
+    JsonNode gate = gate(list);
+    List<String> open = new ArrayList<>();
+    gate.path("matters").forEach(matter -> {
+      if (matter.path("waiver").isNull()) {
+        open.add(matter.path("print").asString());
+      }
+    });
+    if (!open.isEmpty()) {
+      HttpResponse<String> waived = who.post("/api/lists/" + list + "/waivers", JSON.writeValueAsString(java.util.Map.of("prints", open, "reason", "Fit for a test")));
+      assertThat(waived.statusCode()).as(waived.body()).isEqualTo(204);
+    }
+    HttpResponse<String> signed = sign(list);
+    assertThat(signed.statusCode()).as(signed.body()).isEqualTo(204);
+    HttpResponse<String> released = releaseNow(list);
+    assertThat(released.statusCode()).as(released.body()).isEqualTo(201);
+    return Browserless.json(released).path("id").asLong();
   }
 
-  /** Starts a run on the newest version and returns its key. */
+  /** Chooses the models that a list is for. */
+  void choose(long list, String... models) {
+    JsonNode fit = Browserless.json(who.get("/api/lists/" + list + "/fit"));
+    List<Long> before = new ArrayList<>();
+    fit.path("models").forEach(each -> before.add(each.asLong()));
+    List<Long> after = java.util.Arrays.stream(models).map(this::model).toList();
+    HttpResponse<String> chosen = who.put("/api/lists/" + list + "/models", JSON.writeValueAsString(java.util.Map.of("before", before, "after", after)));
+    assertThat(chosen.statusCode()).as(chosen.body()).isEqualTo(204);
+  }
+
+  JsonNode gate(long list) {
+    return Browserless.json(who.get("/api/lists/" + list + "/gate"));
+  }
+
+  HttpResponse<String> sign(long list) {
+    return Browserless.signedIn(who.address(), "reviewer").post("/api/lists/" + list + "/signature",
+        JSON.writeValueAsString(java.util.Map.of("state", gate(list).path("state").asString(), "note", "")));
+  }
+
+  HttpResponse<String> releaseNow(long list) {
+    return who.post("/api/lists/" + list + "/releases", JSON.writeValueAsString(java.util.Map.of("state", gate(list).path("state").asString())));
+  }
+
+  HttpResponse<String> start(long list, long release, List<Long> units) {
+    return who.post("/api/lists/" + list + "/runs", JSON.writeValueAsString(java.util.Map.of("release", release, "units", units, "callSign", "KE9QRB")));
+  }
+
+  /** Starts a run of the release in use and returns its key. */
   long run(long list, List<Long> units) {
-    HttpResponse<String> started = start(list, plan(list, units).path("version").asInt(), units);
+    HttpResponse<String> started = start(list, plan(list, units).path("release").asLong(), units);
     assertThat(started.statusCode()).as(started.body()).isEqualTo(201);
     return Browserless.json(started).path("id").asLong();
   }

@@ -108,14 +108,14 @@ class RadiosBrowserTest extends InBrowser {
   @Test
   void aRunIsPlannedStartedWatchedAndBegunAgainWhereARadioFailed() throws IOException {
     List<Long> units = fleets.herons(3);
-    long list = fleets.list("On screen", Fleets.LIST + "5,FAMILY,462.5625,462.5625,NFM,1,,,yes,180\n");
+    long list = fleets.released("On screen", Fleets.LIST + "5,SIX,52.525,52.525,FM,5,,,yes,180\n");
     fleets.fault(units.get(1), "checksum", 20);
     page.navigate(address + "/bench?list=" + list);
     for (long unit : units) {
       page.getByLabel(fleets.view(unit).path("label").asString(), new Page.GetByLabelOptions().setExact(true)).check();
     }
     assertThat(page.getByText("4 entries go in, 1 stay out:").first()).isVisible();
-    assertThat(page.getByText(Pattern.compile("5 FAMILY: .*refuses to key")).first()).isVisible();
+    assertThat(page.getByText(Pattern.compile("5 SIX: .*")).first()).isVisible();
     page.getByLabel("Identify as").fill("ke9qrb");
     assertAccessible();
     button("Write 3 radios").click();

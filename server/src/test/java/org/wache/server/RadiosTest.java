@@ -113,7 +113,7 @@ class RadiosTest {
     assertThat(fleets.view(unit).path("held").asString()).contains("3.5 W");
     long party = Browserless.json(who.get("/api/groups/" + who.group() + "/roster")).path("parties").path(0).path("id").asLong();
     assertThat(who.post("/api/units/" + unit + "/hand-out", "{\"party\":" + party + ",\"note\":\"\"}").body()).contains("is held");
-    long list = fleets.list("Held", Fleets.LIST);
+    long list = fleets.released("Held", Fleets.LIST);
     assertThat(fleets.plan(list, java.util.List.of(unit)).path("units").path(0).path("blocked").asString()).contains("It is held");
     assertThat(Browserless.json(who.post(path, power.formatted("4.9"))).path("in").asBoolean()).isTrue();
     assertThat(fleets.view(unit).path("held").isNull()).isTrue();

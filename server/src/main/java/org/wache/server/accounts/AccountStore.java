@@ -39,7 +39,8 @@ public class AccountStore {
         .param("login", login).query(Account.class).optional();
   }
 
-  Optional<Account> account(long id) {
+  /** An account by its key. */
+  public Optional<Account> account(long id) {
     return jdbc.sql("select id, login, name, administrator from account where id = :id").param("id", id).query(Account.class).optional();
   }
 

@@ -47,8 +47,8 @@ class BenchController {
     this.who = who;
   }
 
-  /** What a run would do. */
-  record BenchPlan(long list, String name, int version, List<PlannedUnit> units) {}
+  /** What a run would do with a release of a list. */
+  record BenchPlan(long list, String name, long release, int number, List<PlannedUnit> units) {}
 
   /** What a run would do with one radio; blocked is why it cannot be written. */
   record PlannedUnit(long unit, String label, int entries, List<StaysOut> leftOut, @Schema(nullable = true) String blocked) {}
@@ -56,11 +56,11 @@ class BenchController {
   /** An entry that stays out, and why. */
   record StaysOut(String number, String name, String reason) {}
 
-  /** The radios of a run, on the version of the list that was looked at; the call sign is spoken when keys are tried. */
-  record RunStart(int version, @NotNull List<@NotNull Long> units, @NotBlank @Size(max = 20) String callSign) {}
+  /** The radios of a run, with the release that was looked at; the call sign is spoken when keys are tried. */
+  record RunStart(long release, @NotNull List<@NotNull Long> units, @NotBlank @Size(max = 20) String callSign) {}
 
   /** A run with the work on each radio. */
-  record BenchRun(long id, long list, String name, int version, String by, String callSign, OffsetDateTime startedAt, List<BenchJob> jobs) {}
+  record BenchRun(long id, long list, String name, int version, @Schema(nullable = true) Integer number, String by, String callSign, OffsetDateTime startedAt, List<BenchJob> jobs) {}
 
   /**
    * The work on a radio: state is waiting, running, good, differs, failed or stopped; attempts above 1 when it was begun
@@ -88,14 +88,14 @@ class BenchController {
   @GetMapping("/api/lists/{list}/bench-plan")
   BenchPlan plan(Principal principal, @PathVariable long list, @RequestParam List<Long> units) {
     BenchService.RunPlan plan = service.plan(who.account(principal).id(), list, units);
-    return new BenchPlan(list, plan.listName(), plan.listVersion(), plan.units().stream().map(each -> new PlannedUnit(each.unit(), each.label(),
+    return new BenchPlan(list, plan.chosen().name(), plan.chosen().release().id(), plan.chosen().release().number(), plan.units().stream().map(each -> new PlannedUnit(each.unit(), each.label(),
         each.entries(), each.leftOut().stream().map(out -> new StaysOut(out.number(), out.name(), out.reason())).toList(), each.blocked())).toList());
   }
 
   @PostMapping("/api/lists/{list}/runs")
   @ResponseStatus(HttpStatus.CREATED)
   Started start(Principal principal, @PathVariable long list, @Valid @RequestBody RunStart start) {
-    return new Started(service.start(who.account(principal).id(), list, start.version(), start.units(), start.callSign().strip()));
+    return new Started(service.start(who.account(principal).id(), list, start.release(), start.units(), start.callSign().strip()));
   }
 
   @GetMapping("/api/groups/{group}/runs")
@@ -117,7 +117,7 @@ class BenchController {
   }
 
   private BenchRun view(BenchStore.Run run, List<BenchStore.Job> jobs) {
-    return new BenchRun(run.id(), run.list(), run.listName(), run.listVersion(), run.by(), run.callSign(), run.startedAt(),
+    return new BenchRun(run.id(), run.list(), run.listName(), run.listVersion(), run.number(), run.by(), run.callSign(), run.startedAt(),
         jobs.stream().map(this::view).toList());
   }
 

@@ -9,11 +9,11 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.wache.bench.image.Loading;
 import org.wache.radio.Radio;
-import org.wache.server.lists.ListTaking;
 import org.wache.server.log.Logbook;
 import org.wache.server.problems.Missing;
 import org.wache.server.problems.Refused;
 import org.wache.server.radios.Fleet;
+import org.wache.server.releases.Releases;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Plans and starts runs: which entries of a list go into which radios, and which stay out and why. */
@@ -24,14 +24,14 @@ public class BenchService {
   private static final JsonMapper JSON = JsonMapper.builder().build();
 
   private final BenchStore store;
-  private final ListTaking lists;
+  private final Releases releases;
   private final Fleet fleet;
   private final Logbook log;
 
-  BenchService(BenchStore store, ListTaking lists, Fleet fleet, Logbook log) {
+  BenchService(BenchStore store, Releases releases, Fleet fleet, Logbook log) {
     this.log = log;
     this.store = store;
-    this.lists = lists;
+    this.releases = releases;
     this.fleet = fleet;
   }
 
@@ -45,10 +45,16 @@ public class BenchService {
    */
   record UnitPlan(long unit, int unitVersion, String label, int entries, List<LeftOut> leftOut, String blocked, Loading loading) {}
 
-  /** What a run would do. */
-  record RunPlan(long club, String listName, int listVersion, List<UnitPlan> units) {}
+  /** What a run would do: the release, or the variant in it, that goes into the radios. */
+  record RunPlan(Releases.Chosen chosen, List<UnitPlan> units) {
 
-  /** Works out a run; entries on hold for a radio stay out of it. */
+    /** What goes into them, for the log. */
+    String words() {
+      return "release " + chosen.release().number();
+    }
+  }
+
+  /** Works out a run of the release that is in use; entries on hold for a radio stay out of it. */
   RunPlan plan(long account, long list, List<Long> units) {
     if (units.isEmpty()) {
       throw new Refused("Choose the radios.");
@@ -56,27 +62,26 @@ public class BenchService {
     if (units.size() > MOST_UNITS) {
       throw new Refused("Up to " + MOST_UNITS + " radios go in one run.");
     }
-    Map<List<Object>, ListTaking.InRadio> judged = new HashMap<>();
+    Releases.Chosen chosen = releases.ofList(account, list);
+    Map<List<Object>, Releases.ForRadio> judged = new HashMap<>();
     Map<List<Object>, Loading> loadings = new HashMap<>();
     List<UnitPlan> plans = new ArrayList<>();
-    ListTaking.InRadio any = null;
     for (long id : units.stream().distinct().toList()) {
       Fleet.Unit unit = fleet.unit(account, id);
       Radio setting = new Radio(unit.radio().model(), unit.radio().lock(), Optional.empty(), unit.radio().inhibited());
       List<Object> key = List.of(setting.model().name(), setting.lock().map(lock -> lock.name()).orElse(""), setting.inhibited());
-      any = judged.computeIfAbsent(key, none -> lists.inRadio(account, list, setting));
-      if (any.club() != unit.club()) {
+      if (chosen.release().club() != unit.club()) {
         throw new Missing("The radio");
       }
-      ListTaking.InRadio in = any;
+      Releases.ForRadio in = judged.computeIfAbsent(key, none -> Releases.forRadio(chosen, setting));
       Loading loading = loadings.computeIfAbsent(key, none -> Loading.of(in.list(), setting.model(),
           in.held().stream().map(Optional::isEmpty).toList()));
       plans.add(planned(unit, in, loading));
     }
-    return new RunPlan(any.club(), any.name(), any.version(), plans);
+    return new RunPlan(chosen, plans);
   }
 
-  private UnitPlan planned(Fleet.Unit unit, ListTaking.InRadio in, Loading loading) {
+  private UnitPlan planned(Fleet.Unit unit, Releases.ForRadio in, Loading loading) {
     List<LeftOut> out = new ArrayList<>();
     for (int i = 0; i < in.held().size(); i++) {
       if (!loading.placed().containsValue(i)) {
@@ -90,21 +95,20 @@ public class BenchService {
     return new UnitPlan(unit.id(), unit.version(), unit.radio().label().orElse(""), loading.placed().size(), out, blocked, loading);
   }
 
-  /** Starts a run on the version that was looked at. */
+  /** Starts a run of the release that was looked at. */
   @Transactional
-  public long start(long account, long list, int version, List<Long> units, String callSign) {
+  public long start(long account, long list, long release, List<Long> units, String callSign) {
     RunPlan plan = plan(account, list, units);
-    if (plan.listVersion() != version) {
-      throw new Refused("The list was changed meanwhile: it is at version " + plan.listVersion() + ", and you looked at " + version
-          + ". Look at the plan again.");
+    if (plan.chosen().release().id() != release) {
+      throw new Refused("Release " + plan.chosen().release().number() + " of the list came out meanwhile. Look at the plan again.");
     }
     plan.units().stream().filter(each -> each.blocked() != null).findFirst().ifPresent(each -> {
       throw new Refused(each.label() + ": " + each.blocked() + " Leave it out of the run.");
     });
-    long run = store.addRun(plan.club(), list, plan.listName(), plan.listVersion(), account, callSign);
+    long run = store.addRun(plan.chosen(), list, account, callSign);
     plan.units().forEach(each -> store.addJob(run, each.unit(), each.unitVersion(), each.loading().image().bytes(), each.entries(),
         JSON.writeValueAsString(each.leftOut())));
-    log.add(account, plan.club(), Logbook.Deed.of(Logbook.Kind.BENCH, run, plan.listName(), "version " + plan.listVersion() + " on its way into "
+    log.add(account, plan.chosen().release().club(), Logbook.Deed.of(Logbook.Kind.BENCH, run, plan.chosen().name(), plan.words() + " on its way into "
         + plan.units().size() + (plan.units().size() == 1 ? " radio" : " radios")));
     return run;
   }
@@ -134,8 +138,8 @@ public class BenchService {
     }
     BenchStore.Run run = store.run(account, job.run()).orElseThrow(() -> new Missing("The run"));
     RunPlan plan = plan(account, run.list(), List.of(unit.id()));
-    if (plan.listVersion() != run.listVersion()) {
-      throw new Refused("The data of " + job.label() + " were changed since, and so was the list: put the list into it in a new run.");
+    if (!Long.valueOf(plan.chosen().release().id()).equals(run.release())) {
+      throw new Refused("The data of " + job.label() + " were changed since, and there is a newer release: put that into it in a new run.");
     }
     UnitPlan now = plan.units().get(0);
     if (now.blocked() != null) {

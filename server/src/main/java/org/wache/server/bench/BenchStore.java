@@ -8,6 +8,7 @@ import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import org.wache.server.log.Logbook;
+import org.wache.server.releases.Releases;
 
 /** Runs of the bench and the work on each radio. Questions of people ask for the account too. */
 @Repository
@@ -33,7 +34,7 @@ class BenchStore {
   }
 
   /** A run: a list put into radios. */
-  record Run(long id, long clubId, long list, String listName, int listVersion, String by, String callSign, OffsetDateTime startedAt) {}
+  record Run(long id, long clubId, long list, String listName, int listVersion, Long release, Integer number, String by, String callSign, OffsetDateTime startedAt) {}
 
   /** The work on one radio; leftOut and outcome are JSON. */
   record Job(long id, long run, long unit, String label, String model, int entries, String leftOut, String state, String stage, int done, int total,
@@ -41,12 +42,12 @@ class BenchStore {
 
   /** Work that a server has taken on. */
   record Claimed(long id, long run, long unit, byte[] wanted, int entries, int attempts, String callSign, long list, String listName, int listVersion,
-      long account) {}
+      long account, Long release, String variant) {}
 
   private static final String RUN = """
       select bench_run.id, bench_run.club_id, bench_run.list_id, bench_run.list_name, bench_run.list_version, account.name as by,
-             bench_run.call_sign, bench_run.started_at
-      from bench_run join account on account.id = bench_run.account_id
+             bench_run.call_sign, bench_run.started_at, bench_run.release_id, release.number
+      from bench_run join account on account.id = bench_run.account_id left join release on release.id = bench_run.release_id
       join membership on membership.club_id = bench_run.club_id and membership.account_id = :account
       """;
 
@@ -61,7 +62,7 @@ class BenchStore {
 
   private static Run run(ResultSet row, int number) throws SQLException {
     return new Run(row.getLong("id"), row.getLong("club_id"), row.getLong("list_id"), row.getString("list_name"), row.getInt("list_version"),
-        row.getString("by"), row.getString("call_sign"), row.getObject("started_at", OffsetDateTime.class));
+        row.getObject("release_id", Long.class), row.getObject("number", Integer.class), row.getString("by"), row.getString("call_sign"), row.getObject("started_at", OffsetDateTime.class));
   }
 
   private static final String JOB = """
@@ -90,12 +91,13 @@ class BenchStore {
         row.getObject("started_at", OffsetDateTime.class), row.getObject("ended_at", OffsetDateTime.class));
   }
 
-  long addRun(long club, long list, String listName, int listVersion, long account, String callSign) {
+  long addRun(Releases.Chosen chosen, long list, long account, String callSign) {
     return jdbc.sql("""
-            insert into bench_run (club_id, list_id, list_name, list_version, account_id, call_sign)
-            values (:club, :list, :name, :version, :account, :callSign) returning id
+            insert into bench_run (club_id, list_id, list_name, list_version, account_id, call_sign, release_id, variant)
+            values (:club, :list, :name, :version, :account, :callSign, :release, :variant) returning id
             """)
-        .param("club", club).param("list", list).param("name", listName).param("version", listVersion).param("account", account)
+        .param("club", chosen.release().club()).param("list", list).param("name", chosen.name()).param("version", chosen.release().version())
+        .param("account", account).param("release", chosen.release().id()).param("variant", chosen.variant())
         .param("callSign", callSign).query(Long.class).single();
   }
 
@@ -125,12 +127,13 @@ class BenchStore {
             from next, bench_run
             where bench_job.id = next.id and bench_run.id = bench_job.run_id
             returning bench_job.id, bench_job.run_id, bench_job.unit_id, bench_job.wanted, bench_job.entries, bench_job.attempts,
-                      bench_run.call_sign, bench_run.list_id, bench_run.list_name, bench_run.list_version, bench_run.account_id
+                      bench_run.call_sign, bench_run.list_id, bench_run.list_name, bench_run.list_version, bench_run.account_id,
+                      bench_run.release_id, bench_run.variant
             """)
         .param("broken", BROKEN_OFF_S).param("worker", worker)
         .query((row, n) -> new Claimed(row.getLong("id"), row.getLong("run_id"), row.getLong("unit_id"), row.getBytes("wanted"),
             row.getInt("entries"), row.getInt("attempts"), row.getString("call_sign"), row.getLong("list_id"), row.getString("list_name"),
-            row.getInt("list_version"), row.getLong("account_id")))
+            row.getInt("list_version"), row.getLong("account_id"), row.getObject("release_id", Long.class), row.getString("variant")))
         .optional();
   }
 
@@ -224,11 +227,12 @@ class BenchStore {
   long load(Claimed job, String sha256) {
     note(job.account(), job.unit(), "loaded with " + job.listName() + ", version " + job.listVersion());
     return jdbc.sql("""
-            insert into unit_load (unit_id, job_id, list_id, list_name, list_version, entries, sha256, account_id)
-            values (:unit, :job, :list, :name, :version, :entries, :sha256, :account) returning id
+            insert into unit_load (unit_id, job_id, list_id, list_name, list_version, entries, sha256, account_id, release_id, variant)
+            values (:unit, :job, :list, :name, :version, :entries, :sha256, :account, :release, :variant) returning id
             """)
         .param("unit", job.unit()).param("job", job.id()).param("list", job.list()).param("name", job.listName()).param("version", job.listVersion())
-        .param("entries", job.entries()).param("sha256", sha256).param("account", job.account()).query(Long.class).single();
+        .param("entries", job.entries()).param("sha256", sha256).param("account", job.account())
+        .param("release", job.release(), java.sql.Types.BIGINT).param("variant", job.variant()).query(Long.class).single();
   }
 
   void verified(long job) {

@@ -13,6 +13,8 @@ import org.springframework.boot.ApplicationRunner;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
+import org.wache.channel.Field;
+import org.wache.server.accounts.Account;
 import org.wache.server.accounts.AccountStore;
 import org.wache.server.bench.BenchService;
 import org.wache.server.directory.DirectoryLinks;
@@ -22,6 +24,7 @@ import org.wache.server.plans.OverlayService;
 import org.wache.server.radios.PastMeasurements;
 import org.wache.server.radios.RadioService;
 import org.wache.server.radios.UnitDraft;
+import org.wache.server.releases.PastRelease;
 import org.wache.server.roster.Party;
 import org.wache.server.roster.RosterService;
 import org.wache.server.tones.ToneKnowledge;
@@ -47,11 +50,12 @@ class DemoData implements ApplicationRunner {
   private final PastMeasurements measurements;
   private final BenchService bench;
   private final DirectoryLinks directory;
+  private final PastRelease releases;
   private final PasswordEncoder encoder;
   private final TransactionTemplate transaction;
 
   DemoData(@Value("${wache.demo}") boolean demo, AccountStore accounts, ListIntake lists, RosterService roster,
-      OverlayService overlays, ToneKnowledgeStore tones, RadioService radios, PastMeasurements measurements, BenchService bench, DirectoryLinks directory, PasswordEncoder encoder, TransactionTemplate transaction) {
+      OverlayService overlays, ToneKnowledgeStore tones, RadioService radios, PastMeasurements measurements, BenchService bench, DirectoryLinks directory, PastRelease releases, PasswordEncoder encoder, TransactionTemplate transaction) {
     this.demo = demo;
     this.accounts = accounts;
     this.lists = lists;
@@ -62,6 +66,7 @@ class DemoData implements ApplicationRunner {
     this.measurements = measurements;
     this.bench = bench;
     this.directory = directory;
+    this.releases = releases;
     this.encoder = encoder;
     this.transaction = transaction;
   }
@@ -82,7 +87,8 @@ class DemoData implements ApplicationRunner {
     JSON.readTree(text("roster.json")).path("parties").forEach(party -> roster.add(coordinator, valley, draft(party)));
     Map<String, Long> people = new HashMap<>();
     roster.parties(coordinator, valley).forEach(party -> people.put(party.name(), party.id()));
-    accounts.addMember(account("reviewer", "Jonas Weirley"), valley, "reviewer", people.get("Jonas Weirley"));
+    long reviewer = account("reviewer", "Jonas Weirley");
+    accounts.addMember(reviewer, valley, "reviewer", people.get("Jonas Weirley"));
     accounts.addMember(account("technician", "Nell Garrow"), valley, "technician", null);
     accounts.addMember(account("member", "Rosa Quill"), valley, "member", people.get("Rosa Quill"));
     accounts.addMember(account("neighbour", "Petra Lowfield"), neighbours, "coordinator", null);
@@ -108,7 +114,20 @@ class DemoData implements ApplicationRunner {
     long river = lists.take(coordinator, valley, "River hand-helds, spring", bytes("river-handhelds.csv"),
         text("river-handhelds.context.json"), List.of(), "");
     Map<String, Long> units = radios(coordinator, valley, people);
-    bench.start(coordinator, river, 1, List.of("River 1", "River 2", "River 4", "River 5", "River 7").stream().map(units::get).toList(), "KE9QRB");
+    Map<String, Long> models = new HashMap<>();
+    radios.models(coordinator, valley).forEach(model -> models.put(model.name(), model.id()));
+    lists.models(coordinator, river, List.of(models.get("Heron H2")));
+    Account ada = accounts.account(coordinator).orElseThrow();
+    PastRelease.Reasons reasons = JSON.readValue(text("waivers.json"), PastRelease.Reasons.class);
+    releases.waive(ada, river, reasons);
+    long released = releases.release(ada, accounts.account(reviewer).orElseThrow(), river);
+    lists.add(coordinator, river, Map.of(Field.NAME, "PUMPS", Field.RX_MHZ, "146.595", Field.TX_MHZ, "146.595", Field.MODE, "FM", Field.TX_TONE, "103.5",
+        Field.RX_TONE, "103.5", Field.SCAN, "yes", Field.TIMEOUT_S, "180", Field.NOTE, "Pump crews; asked for on Monday")); // since the release, and its power is missing
+    long levee = lists.take(coordinator, valley, "Levee walkers, short list", bytes("levee-card.csv"), text("river-handhelds.context.json"),
+        List.of("Levee walkers"), "");
+    lists.models(coordinator, levee, List.of(models.get("Heron H2")));
+    releases.waive(ada, levee, reasons);
+    bench.start(coordinator, river, released, List.of("River 1", "River 2", "River 4", "River 5", "River 7").stream().map(units::get).toList(), "KE9QRB");
   }
 
   /** Models, radios, who has them, and what was measured on them. */

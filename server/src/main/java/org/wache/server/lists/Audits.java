@@ -133,6 +133,16 @@ class Audits {
     return new Audited(auditor.audit(list(head, silenced)), silenced);
   }
 
+  /** As it is held against the law and the plan alone, radios aside; never kept. */
+  Audited lawOnly(Source source) {
+    return audited(source, context(source, today()).forRadios(List.of()), store.entries(source.entriesOf()));
+  }
+
+  /** What a list is held against, radios aside, as a file; roster says who of it carries the list. */
+  String contextFile(Source source, List<RosterHolder> roster) {
+    return placed(source).file(today(), roster, source.head().overlay());
+  }
+
   private static ChannelList list(ListStore.Head head, List<ListStore.Stored> stored) {
     return new ChannelList(head.name(), head.extraColumns(), stored.stream().map(ListStore.Stored::channel).toList());
   }

@@ -49,19 +49,31 @@ final class Context {
     return at(day, day, roster, overlay, radios);
   }
 
-  /** As it is on a day, under the rules of another. */
-  AuditContext at(LocalDate rules, LocalDate day, List<RosterHolder> roster, String overlay, String radios) {
+  /** The whole of it as a context file, radios aside. */
+  String file(LocalDate day, List<RosterHolder> roster, String overlay) {
+    return JSON.writeValueAsString(whole(roster, overlay).put("on", day.toString()));
+  }
+
+  private ObjectNode whole(List<RosterHolder> roster, String overlay) {
     ObjectNode whole = node.deepCopy();
     ArrayNode holders = whole.withArray("holders");
     roster.forEach(each -> holders.addObject().put("name", each.name()).set("licences", JSON.readTree(each.licences())));
+    if (holders.isEmpty()) {
+      holders.addObject().put("name", NOBODY.name()).putArray("licences");
+    }
     whole.set("overlay", JSON.readTree(overlay));
+    return whole;
+  }
+
+  /** As it is on a day, under the rules of another. */
+  AuditContext at(LocalDate rules, LocalDate day, List<RosterHolder> roster, String overlay, String radios) {
+    ObjectNode whole = whole(roster, overlay);
     JsonNode models = JSON.readTree(radios);
     if (models.size() > 0) {
       whole.set("radios", models);
     }
     ContextFile file = ContextFile.read(JSON.writeValueAsString(whole).getBytes(StandardCharsets.UTF_8));
-    return file.under(RulebookReader.shipped(file.rulebook().orElse("us")).on(rules), day,
-        file.holders().isEmpty() ? List.of(NOBODY) : file.holders());
+    return file.under(RulebookReader.shipped(file.rulebook().orElse("us")).on(rules), day, file.holders());
   }
 
   /** The same context for other carriers. */

@@ -1,8 +1,10 @@
 package org.wache.server.lists;
 
 import java.util.List;
+import java.util.Map;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
+import org.wache.channel.Field;
 import org.wache.exchange.LicenceWords;
 import org.wache.exchange.ListFiles;
 import org.wache.licence.Holder;
@@ -16,8 +18,10 @@ public class ListIntake {
   private final ListService service;
   private final ListStore store;
   private final Audits audits;
+  private final ListTaking taking;
 
-  ListIntake(ListService service, ListStore store, Audits audits) {
+  ListIntake(ListService service, ListStore store, Audits audits, ListTaking taking) {
+    this.taking = taking;
     this.service = service;
     this.store = store;
     this.audits = audits;
@@ -38,6 +42,17 @@ public class ListIntake {
       store.setEditionSeen(list, editionSeen);
     }
     return list;
+  }
+
+  /** Chooses the models of radio that a list is for. */
+  @Transactional
+  public void models(long account, long list, List<Long> models) {
+    service.setModels(account, list, store.models(list), models);
+  }
+
+  /** Adds an entry behind the others. */
+  public void add(long account, long list, Map<Field, String> fields) {
+    taking.addEntry(account, list, fields);
   }
 
   /** Makes a list that follows another, for holders of these licences, as on the command line. */

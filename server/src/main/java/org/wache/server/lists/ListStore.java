@@ -36,7 +36,7 @@ class ListStore {
 
   /** A list without its entries. */
   record Head(long id, long clubId, String name, int version, String context, List<String> extraColumns,
-      OffsetDateTime changedAt, String changedBy, int rosterVersion, int overlayVersion, String overlay,
+      OffsetDateTime changedAt, long changedById, String changedBy, int rosterVersion, int overlayVersion, String overlay,
       int radiosVersion, String radios, Optional<Long> parent, Optional<String> editionSeen) {}
 
   /** An entry as it is stored. */
@@ -44,7 +44,7 @@ class ListStore {
 
   private static final String HEAD = """
       select channel_list.id, channel_list.club_id, channel_list.name, channel_list.version, channel_list.context,
-             channel_list.extra_columns, channel_list.changed_at, account.name as changed_by, channel_list.parent_id,
+             channel_list.extra_columns, channel_list.changed_at, channel_list.changed_by as changed_by_id, account.name as changed_by, channel_list.parent_id,
              channel_list.edition_seen, club.roster_version, club.overlay_version,
              coalesce(overlay.rows, '[]') as overlay, club.radios_version, (
                select coalesce(jsonb_agg(radio_model.body order by radio_model.name), '[]') from radio_model
@@ -73,10 +73,26 @@ class ListStore {
         .param("account", account).param("list", list).query(ListStore::head).optional();
   }
 
+  /** The lists that follow another, by name; nobody else changes them until the transaction ends where they are locked. */
+  List<Head> variants(long account, long parent, boolean locked) {
+    return jdbc.sql(HEAD + "where channel_list.parent_id = :parent order by channel_list.name, channel_list.id" + (locked ? " for update of channel_list" : ""))
+        .param("account", account).param("parent", parent).query(ListStore::head).list();
+  }
+
+  /** Nobody changes the roster, the plan or the radios of a group until the transaction ends. */
+  void holdGroup(long club) {
+    jdbc.sql("select id from club where id = :club for share").param("club", club).query(Long.class).single();
+  }
+
+  /** What a group is called. */
+  String groupName(long club) {
+    return jdbc.sql("select name from club where id = :club").param("club", club).query(String.class).single();
+  }
+
   private static Head head(ResultSet row, int number) throws SQLException {
     return new Head(row.getLong("id"), row.getLong("club_id"), row.getString("name"), row.getInt("version"),
         row.getString("context"), texts(row.getArray("extra_columns")),
-        row.getObject("changed_at", OffsetDateTime.class), row.getString("changed_by"), row.getInt("roster_version"),
+        row.getObject("changed_at", OffsetDateTime.class), row.getLong("changed_by_id"), row.getString("changed_by"), row.getInt("roster_version"),
         row.getInt("overlay_version"), row.getString("overlay"),
         row.getInt("radios_version"), row.getString("radios"),
         Optional.ofNullable(row.getObject("parent_id", Long.class)), Optional.ofNullable(row.getString("edition_seen")));

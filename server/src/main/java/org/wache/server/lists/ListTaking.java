@@ -85,6 +85,15 @@ public class ListTaking {
             .map(Finding::message)).toList());
   }
 
+  /** Where a list stands: what it is called, and the list that it follows, or itself. */
+  public record Place(long club, String name, long main) {}
+
+  /** Where a list of the account's stands. */
+  public Place standing(long account, long list) {
+    ListStore.Head head = store.head(account, list).orElseThrow(() -> new Missing("The list"));
+    return new Place(head.clubId(), head.name(), head.parent().orElse(list));
+  }
+
   /** Makes sure that the account may see a list. */
   public void visible(long account, long list) {
     store.head(account, list).orElseThrow(() -> new Missing("The list"));

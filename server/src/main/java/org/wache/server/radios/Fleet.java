@@ -73,6 +73,13 @@ public class Fleet {
     return all;
   }
 
+  /** The files of the models of a group, by key. */
+  public Map<Long, String> bodies(long club) {
+    Map<Long, String> bodies = new LinkedHashMap<>();
+    store.models(club).forEach(model -> bodies.put(model.id(), model.body()));
+    return bodies;
+  }
+
   static RadioModel model(RadioStore.StoredModel stored) {
     return RadioReader.model(stored.body().getBytes(StandardCharsets.UTF_8));
   }

@@ -69,8 +69,8 @@ class RadioController {
   record Custody(long id, long party, String name, String with, String note, OffsetDateTime outAt, String outBy, @Schema(nullable = true) OffsetDateTime inAt,
       @Schema(nullable = true) String inBy, String inNote) {}
 
-  /** What was put into a radio; newest is the version that the list has now. */
-  record Load(long list, String name, int version, int newest, int entries, OffsetDateTime at, String by, boolean verified) {}
+  /** What was put into a radio: a release, by its number; newest is the release of that list that is in use. */
+  record Load(long list, String name, int version, @Schema(nullable = true) Integer number, @Schema(nullable = true) Integer newest, boolean recalled, int entries, OffsetDateTime at, String by, boolean verified) {}
 
   /** What is to be known of a radio. */
   record RadioFact(boolean warning, String text, String source) {}
@@ -142,7 +142,7 @@ class RadioController {
   }
 
   private static Load load(RadioStore.Loaded loaded) {
-    return new Load(loaded.list(), loaded.listName(), loaded.listVersion(), loaded.newest(), loaded.entries(), loaded.at(), loaded.by(), loaded.verified());
+    return new Load(loaded.list(), loaded.listName(), loaded.listVersion(), loaded.number(), loaded.newest(), loaded.recalled(), loaded.entries(), loaded.at(), loaded.by(), loaded.verified());
   }
 
   @GetMapping("/api/units/{unit}")

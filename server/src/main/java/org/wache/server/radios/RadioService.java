@@ -37,6 +37,15 @@ public class RadioService {
     }
   }
 
+  /** A model by its name. */
+  public record Named(long id, String name) {}
+
+  /** The models of a group. */
+  public java.util.List<Named> models(long account, long club) {
+    visible(account, club);
+    return store.models(club).stream().map(model -> new Named(model.id(), model.name())).toList();
+  }
+
   /**
    * Takes in a model.
    *

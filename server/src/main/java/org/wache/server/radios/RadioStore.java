@@ -151,34 +151,31 @@ class RadioStore {
     }, before, after));
   }
 
-  /** What is in a radio, and since when. */
-  record Loaded(long unit, long id, long list, String listName, int listVersion, int newest, int entries, OffsetDateTime at, String by, boolean verified) {}
+  /** What is in a radio, and since when; number is of the release, none for what was loaded before there were any. newest is the list's release in use. */
+  record Loaded(long unit, long id, long list, String listName, int listVersion, Integer number, Integer newest, boolean recalled, int entries, OffsetDateTime at, String by, boolean verified) {}
+
+  private static final String LOAD = """
+      unit_load.unit_id, unit_load.id, unit_load.list_id, unit_load.list_name, unit_load.list_version, release.number,
+      release.recalled_at is not null as recalled, (select max(other.number) from release other where other.list_id = release.list_id and other.recalled_at is null) as newest,
+      unit_load.entries, unit_load.at, account.name as by, unit_load.verified
+      from unit_load join radio_unit on radio_unit.id = unit_load.unit_id join account on account.id = unit_load.account_id
+      left join release on release.id = unit_load.release_id
+      """;
 
   /** The newest load of each radio of a group. */
   List<Loaded> loads(long club) {
-    return jdbc.sql("""
-            select distinct on (unit_load.unit_id) unit_load.unit_id, unit_load.id, unit_load.list_id, unit_load.list_name,
-                   unit_load.list_version, channel_list.version as newest, unit_load.entries, unit_load.at, account.name as by,
-                   unit_load.verified
-            from unit_load join channel_list on channel_list.id = unit_load.list_id join radio_unit on radio_unit.id = unit_load.unit_id join account on account.id = unit_load.account_id
-            where radio_unit.club_id = :club order by unit_load.unit_id, unit_load.id desc
-            """)
+    return jdbc.sql("select distinct on (unit_load.unit_id) " + LOAD + "where radio_unit.club_id = :club order by unit_load.unit_id, unit_load.id desc")
         .param("club", club).query(RadioStore::loaded).list();
   }
 
   /** Everything that was ever put into a radio, the newest first. */
   List<Loaded> loadsOf(long unit) {
-    return jdbc.sql("""
-            select unit_load.unit_id, unit_load.id, unit_load.list_id, unit_load.list_name, unit_load.list_version,
-                   channel_list.version as newest, unit_load.entries, unit_load.at, account.name as by, unit_load.verified
-            from unit_load join channel_list on channel_list.id = unit_load.list_id join account on account.id = unit_load.account_id where unit_load.unit_id = :unit order by unit_load.id desc
-            """)
-        .param("unit", unit).query(RadioStore::loaded).list();
+    return jdbc.sql("select " + LOAD + "where unit_load.unit_id = :unit order by unit_load.id desc").param("unit", unit).query(RadioStore::loaded).list();
   }
 
   private static Loaded loaded(ResultSet row, int number) throws SQLException {
     return new Loaded(row.getLong("unit_id"), row.getLong("id"), row.getLong("list_id"), row.getString("list_name"), row.getInt("list_version"),
-        row.getInt("newest"), row.getInt("entries"), row.getObject("at", OffsetDateTime.class), row.getString("by"), row.getBoolean("verified"));
+        row.getObject("number", Integer.class), row.getObject("newest", Integer.class), row.getBoolean("recalled"), row.getInt("entries"), row.getObject("at", OffsetDateTime.class), row.getString("by"), row.getBoolean("verified"));
   }
 
   /** Who has a radio, or had it. */
@@ -188,10 +185,10 @@ class RadioStore {
   private static final String CUSTODY = """
       select custody.unit_id, custody.id, custody.party_id, party.name, custody.note, custody.out_at, giver.name as out_by, custody.in_at,
              taker.name as in_by, custody.in_note,
-             coalesce(unit_load.list_name || ', version ' || unit_load.list_version, '') as with_list
+             coalesce(unit_load.list_name || coalesce(', release ' || release.number, ', version ' || unit_load.list_version), '') as with_list
       from custody join party on party.id = custody.party_id join account giver on giver.id = custody.out_by
       left join account taker on taker.id = custody.in_by
-      left join unit_load on unit_load.id = custody.load_id
+      left join unit_load on unit_load.id = custody.load_id left join release on release.id = unit_load.release_id
       """;
 
   /** Who has the radios of a group now. */

@@ -1,0 +1,147 @@
+package org.wache.server.releases;
+
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+import org.wache.audit.Audit;
+import org.wache.audit.AuditContext;
+import org.wache.audit.Auditor;
+import org.wache.audit.register.Register;
+import org.wache.exchange.ContextFile;
+import org.wache.exchange.ReleaseFile;
+import org.wache.licence.Holder;
+import org.wache.radio.LockMode;
+import org.wache.radio.Radio;
+import org.wache.release.Gate;
+import org.wache.release.Matter;
+import org.wache.rulebook.Edition;
+import org.wache.rulebook.RulebookReader;
+import org.wache.server.papers.PapersJson;
+import org.wache.server.radios.Fleet;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * Holds releases that are in use against today: the licences as they are now, the radios as they are now, the edition in
+ * force now, the group's own plan as it is now. What was settled when a release went out stays settled.
+ */
+@Component
+class ReleaseWatch {
+
+  private static final int KEPT = 500;
+  private static final JsonMapper JSON = JsonMapper.builder().build();
+
+  private final ReleaseStore store;
+  private final Fleet fleet;
+  private final Clock clock;
+  /** By what an outcome depends on; a later version of any of it makes another key. */
+  private final Map<List<Object>, List<Reason>> known = Collections.synchronizedMap(new LinkedHashMap<>() {
+    private static final long serialVersionUID = 1;
+
+    @Override
+    protected boolean removeEldestEntry(Map.Entry<List<Object>, List<Reason>> eldest) {
+      return size() > KEPT;
+    }
+  });
+
+  ReleaseWatch(ReleaseStore store, Fleet fleet, Clock clock) {
+    this.store = store;
+    this.fleet = fleet;
+    this.clock = clock;
+  }
+
+  /**
+   * Why a release no longer stands as it went out.
+   *
+   * @param recall whether it must not be used any longer; else it is worth a look
+   * @param number of the entry, and its name
+   * @param message what is found now
+   */
+  record Reason(boolean recall, String number, String name, String model, String message, String source) {}
+
+  /** What speaks against a release today; nothing when it stands. */
+  List<Reason> reasons(ReleaseStore.Head head) {
+    ReleaseStore.Standing standing = store.standingOf(head.club());
+    LocalDate today = LocalDate.now(clock);
+    List<Object> key = List.of(head.id(), standing.roster(), standing.overlay(), standing.radios(), today);
+    List<Reason> reasons = known.get(key);
+    if (reasons == null) {
+      reasons = judged(head, ReleaseFile.read(store.body(head.id()).getBytes(StandardCharsets.UTF_8)), standing, today);
+      known.put(key, reasons);
+    }
+    return reasons;
+  }
+
+  private List<Reason> judged(ReleaseStore.Head head, ReleaseFile file, ReleaseStore.Standing standing, LocalDate today) {
+    Edition edition = RulebookReader.shipped(file.rulebook()).on(today);
+    List<ReleaseStore.Carrier> carriers = store.carriers(head.id());
+    List<Gate.Part> parts = new ArrayList<>();
+    for (ReleaseFile.Part part : file.parts()) {
+      ContextFile now = now(part, standing.overlayRows(), carriers);
+      AuditContext context = now.under(edition, today, now.holders());
+      parts.add(new Gate.Part(part.name(), new Auditor(Register.ALL, context).audit(part.list())));
+    }
+    Audit list = parts.get(0).audit();
+    List<Gate.Meant> models = new ArrayList<>();
+    Map<String, Radio> radios = radios(head.club(), file);
+    radios.forEach((name, radio) -> models.add(new Gate.Meant(name,
+        new Auditor(Register.ALL, list.auditor().context().forRadios(List.of(radio))).audit(list.list()))));
+    return Gate.of(parts, models, file.waivers(), today).matters().stream().filter(Gate.Settled::open).map(Gate.Settled::matter)
+        .map(matter -> new Reason(matter.kind() != Matter.Kind.QUERY || ended(file, matter, today), matter.channel().number(), matter.channel().name(),
+            matter.model(), matter.message(), matter.source())).toList();
+  }
+
+  /** Whether it was waived when the list went out, until a day that is over. */
+  private static boolean ended(ReleaseFile file, Matter matter, LocalDate today) {
+    return file.waivers().stream().anyMatch(waiver -> waiver.print().equals(matter.print()) && !waiver.stands(today));
+  }
+
+  /** The context of a part with the licences and the plan of now; who is no longer in the roster no longer carries it. */
+  private static ContextFile now(ReleaseFile.Part part, String overlay, List<ReleaseStore.Carrier> carriers) {
+    Map<String, ReleaseStore.Carrier> byName = new HashMap<>();
+    carriers.stream().filter(each -> each.variant().equals(part.name())).forEach(each -> byName.put(each.name(), each));
+    List<Holder> holders = new ArrayList<>();
+    for (Holder holder : part.context().holders()) {
+      ReleaseStore.Carrier carrier = byName.get(holder.name());
+      if (carrier == null) {
+        holders.add(holder);
+      } else if (carrier.licences() != null) {
+        holders.add(holder(carrier));
+      }
+    }
+    ObjectNode rows = JSON.createObjectNode().put("format", "wache-context/1");
+    rows.set("overlay", JSON.readTree(overlay));
+    ContextFile plan = ContextFile.read(JSON.writeValueAsBytes(rows));
+    ContextFile then = part.context();
+    return new ContextFile(then.rulebook(), then.on(), holders, then.site(), then.antenna(), then.houseRules(), List.of(), plan.overlay(), then.unitsInUse());
+  }
+
+  private static Holder holder(ReleaseStore.Carrier carrier) {
+    ObjectNode context = JSON.createObjectNode().put("format", "wache-context/1");
+    ArrayNode holders = context.putArray("holders");
+    holders.addObject().put("name", carrier.name()).set("licences", PapersJson.write(PapersJson.licences(JSON.readTree(carrier.licences()))));
+    return ContextFile.read(JSON.writeValueAsBytes(context)).holders().get(0);
+  }
+
+  /** The radios of a release as their models are now; a model that is gone stays as it was. */
+  private Map<String, Radio> radios(long club, ReleaseFile file) {
+    Map<String, Fleet.Setting> now = new HashMap<>();
+    fleet.settings(club).forEach(setting -> now.put(setting.radio().model().name(), setting));
+    Map<String, Radio> radios = new LinkedHashMap<>();
+    for (ReleaseFile.Model model : file.models()) {
+      Optional<Fleet.Setting> same = Optional.ofNullable(now.get(model.radio().model().name()));
+      Optional<LockMode> lock = same.flatMap(each -> model.radio().lock().flatMap(then -> each.radio().model().coverage().lock(then.name())));
+      radios.put(model.name(), same.map(each -> new Radio(each.radio().model(), lock, Optional.empty(), model.radio().inhibited())).orElse(model.radio()));
+    }
+    return radios;
+  }
+}

@@ -1,0 +1,99 @@
+package org.wache.server.releases;
+
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import org.springframework.stereotype.Component;
+import org.wache.audit.Audit;
+import org.wache.audit.Auditor;
+import org.wache.audit.Finding;
+import org.wache.audit.register.Register;
+import org.wache.channel.ChannelList;
+import org.wache.exchange.ReleaseFile;
+import org.wache.radio.Radio;
+import org.wache.server.lists.ListTaking;
+import org.wache.server.problems.Missing;
+import org.wache.server.problems.Refused;
+
+/** What other parts of the server ask of releases: only what was released goes into a radio. */
+@Component
+public class Releases {
+
+  private final ReleaseStore store;
+  private final ListTaking lists;
+
+  Releases(ReleaseStore store, ListTaking lists) {
+    this.store = store;
+    this.lists = lists;
+  }
+
+  /**
+   * A release that is in use.
+   *
+   * @param id its key
+   * @param club the group
+   * @param list key of the released list
+   * @param name of the list
+   * @param number which release of the list
+   * @param version of the list that it froze
+   * @param file everything of it
+   */
+  public record InUse(long id, long club, long list, String name, int number, int version, ReleaseFile file) {}
+
+  /** A variant of a released list, or the list itself with an empty name, for one of the group's lists. */
+  public record Chosen(InUse release, String variant) {
+
+    /** What it is called. */
+    public String name() {
+      return variant.isEmpty() ? release.name() : variant;
+    }
+  }
+
+  /**
+   * The release of a list, or of the list that a variant follows, that is in use.
+   *
+   * @throws Refused when there is none
+   */
+  public Chosen ofList(long account, long list) {
+    ListTaking.Place place = lists.standing(account, list);
+    ReleaseStore.Head head = store.newest(place.main()).orElseThrow(() -> new Refused(place.name() + " was never released. Only what passed the gate"
+        + " goes into a radio: release it first."));
+    if (head.isRecalled()) {
+      throw new Refused("Release " + head.number() + " of " + head.name() + " was recalled: " + head.recallReason() + " Release the list anew first.");
+    }
+    InUse release = inUse(head);
+    String variant = place.main() == list ? "" : place.name();
+    if (release.file().parts().stream().noneMatch(part -> part.name().equals(variant))) {
+      throw new Refused(variant + " was not part of release " + head.number() + " of " + head.name() + ". Release that list anew first.");
+    }
+    return new Chosen(release, variant);
+  }
+
+  private InUse inUse(ReleaseStore.Head head) {
+    return new InUse(head.id(), head.club(), head.list(), head.name(), head.number(), head.version(), file(head.id()));
+  }
+
+  /** Everything of a release. */
+  ReleaseFile file(long release) {
+    return ReleaseFile.read(store.body(release).getBytes(StandardCharsets.UTF_8));
+  }
+
+  /**
+   * A released list as it would go into one radio.
+   *
+   * @param list the entries
+   * @param held for each entry the message that keeps it out of the radio; empty where nothing does
+   */
+  public record ForRadio(ChannelList list, List<Optional<String>> held) {}
+
+  /** A released list held against one radio, under the rules that it was released under. */
+  public static ForRadio forRadio(Chosen chosen, Radio radio) {
+    ReleaseFile file = chosen.release().file();
+    ReleaseFile.Part part = file.parts().stream().filter(each -> each.name().equals(chosen.variant())).findFirst()
+        .orElseThrow(() -> new Missing("This part of the release"));
+    Audit audit = new Auditor(Register.ALL, file.again(part).auditor().context().forRadios(List.of(radio))).audit(part.list());
+    return new ForRadio(part.list(), IntStream.range(0, audit.entries().size()).mapToObj(i -> audit.findings(i).stream().filter(Finding::holds).findFirst()
+        .map(Finding::message)).toList());
+  }
+}
