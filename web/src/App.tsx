@@ -2,8 +2,10 @@ import { lazy, Suspense } from 'react';
 import { Navigate, Route, Routes } from 'react-router';
 import { FirstAccount } from './accounts/FirstAccount';
 import { SignIn } from './accounts/SignIn';
+import { useGroup } from './accounts/group';
 import { useSession } from './accounts/session';
 import { BenchPage } from './bench/BenchPage';
+import { OwnCardPage } from './card/OwnCardPage';
 import { DeskPage } from './desk/DeskPage';
 import { FitPage } from './fit/FitPage';
 import { IntakePage } from './intake/IntakePage';
@@ -15,6 +17,15 @@ import { PlanPage } from './plans/PlanPage';
 import { RadiosPage } from './radios/RadiosPage';
 import { RosterPage } from './roster/RosterPage';
 import { RulebookPage } from './rulebooks/RulebookPage';
+import { AccountPage } from './accounts/AccountPage';
+import { LogPage } from './log/LogPage';
+import { InstallationPage } from './people/InstallationPage';
+import { InvitationPage } from './people/InvitationPage';
+import { PasswordPage } from './people/PasswordPage';
+import { PeoplePage } from './people/PeoplePage';
+import { GatePage } from './releases/GatePage';
+import { ReleasePage } from './releases/ReleasePage';
+import { ReleasesPage } from './releases/ReleasesPage';
 import { VersionsPage } from './versions/VersionsPage';
 import { Fault } from './ui/Fault';
 import { Notice } from './ui/Notice';
@@ -25,7 +36,10 @@ const PlacePage = lazy(() => import('./places/PlacePage'));
 /** The addresses of the application; everything but the first account wants somebody signed in. */
 export function App() {
   const session = useSession();
+  const { group } = useGroup();
   if (window.location.pathname === '/first-account') return <FirstAccount />;
+  if (window.location.pathname === '/password') return <PasswordPage />;
+  if (window.location.pathname === '/invitation') return session.isPending ? null : <InvitationPage />;
   if (session.isPending) return null;
   if (session.error)
     return (
@@ -34,6 +48,17 @@ export function App() {
       </main>
     );
   if (!session.data.account) return <SignIn />;
+  if (group && !group.rights.includes('see'))
+    return (
+      <Fault>
+        <Routes>
+          <Route path="/rulebook" element={<RulebookPage />} />
+          <Route path="/account" element={<AccountPage />} />
+          <Route path="/installation" element={<InstallationPage />} />
+          <Route path="*" element={<OwnCardPage />} />
+        </Routes>
+      </Fault>
+    );
   return (
     <Fault>
       <Suspense fallback={<p className="text-soft p-6">Opening …</p>}>
@@ -46,6 +71,13 @@ export function App() {
           <Route path="/lists/:list/keypad" element={<PaperPage />} />
           <Route path="/lists/:list/place" element={<PlacePage />} />
           <Route path="/lists/:list/versions" element={<VersionsPage />} />
+          <Route path="/lists/:list/release" element={<GatePage />} />
+          <Route path="/releases" element={<ReleasesPage />} />
+          <Route path="/releases/:release" element={<ReleasePage />} />
+          <Route path="/people" element={<PeoplePage />} />
+          <Route path="/installation" element={<InstallationPage />} />
+          <Route path="/account" element={<AccountPage />} />
+          <Route path="/log" element={<LogPage />} />
           <Route path="/intake/:intake" element={<IntakePage />} />
           <Route path="/roster" element={<RosterPage />} />
           <Route path="/radios" element={<RadiosPage />} />

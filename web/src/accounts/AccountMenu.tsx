@@ -3,6 +3,8 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, data } from '../api/client';
 import { currentTheme, switchTheme } from '../ui/theme';
+import { Link } from 'react-router';
+import { useAdministrator } from './rights';
 import { useSession } from './session';
 
 const ITEM = 'data-focus:bg-accent-wash block w-full rounded px-2.5 py-1.5 text-left';
@@ -10,6 +12,7 @@ const ITEM = 'data-focus:bg-accent-wash block w-full rounded px-2.5 py-1.5 text-
 /** Who is signed in, light or dark, and the way out. */
 export function AccountMenu() {
   const session = useSession();
+  const administrator = useAdministrator();
   const queries = useQueryClient();
   const [theme, setTheme] = useState(currentTheme);
   const signOut = async () => {
@@ -35,6 +38,18 @@ export function AccountMenu() {
             {theme === 'dark' ? 'Light theme' : 'Dark theme'}
           </button>
         </MenuItem>
+        <MenuItem>
+          <Link to="/account" className={ITEM}>
+            Your account
+          </Link>
+        </MenuItem>
+        {administrator && (
+          <MenuItem>
+            <Link to="/installation" className={ITEM}>
+              Installation
+            </Link>
+          </MenuItem>
+        )}
         <MenuItem>
           <button type="button" className={ITEM} onClick={signOut}>
             Sign out

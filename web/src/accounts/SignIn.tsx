@@ -1,6 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, data } from '../api/client';
+import { api, data, Problem } from '../api/client';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
 import { Wordmark } from '../ui/Wordmark';
@@ -10,10 +10,20 @@ import { TextField } from './TextField';
 export function SignIn() {
   const [login, setLogin] = useState('');
   const [password, setPassword] = useState('');
+  const [code, setCode] = useState('');
+  const [asked, setAsked] = useState(false);
   const queries = useQueryClient();
   const signIn = useMutation({
-    mutationFn: () => data(api.POST('/api/session', { body: { login, password } })),
+    mutationFn: () =>
+      data(api.POST('/api/session', { body: { login, password, code: asked ? code : null } })),
     onSuccess: (session) => queries.setQueryData(['session'], session),
+    onError: (problem) => {
+      if (
+        problem instanceof Problem &&
+        (problem.body as { secondFactor?: boolean } | undefined)?.secondFactor
+      )
+        setAsked(true);
+    },
   });
   return (
     <main className="mx-auto flex max-w-sm flex-col gap-5 px-5 pt-[14vh]">
@@ -36,6 +46,16 @@ export function SignIn() {
           type="password"
           autoComplete="current-password"
         />
+        {asked && (
+          <TextField
+            label="Code of your telephone, or one on paper"
+            value={code}
+            onChange={setCode}
+            inputMode="numeric"
+            autoComplete="one-time-code"
+            autoFocus
+          />
+        )}
         {signIn.error && <Notice message={signIn.error.message} />}
         <Button kind="strong" type="submit" disabled={signIn.isPending} className="justify-center py-2">
           Sign in

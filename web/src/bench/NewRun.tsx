@@ -70,7 +70,8 @@ export function NewRun({ group, list: given, onStarted }: Props) {
       <h2 className="text-title font-semibold">Put a release into radios</h2>
       <p className="max-w-prose">
         Each radio is read first, and what was in it is kept for good. Then the list is written, read back,
-        compared entry by entry, and every key is tried into a dummy load. Only what was released goes in; what a radio cannot have stays out of it.
+        compared entry by entry, and every key is tried into a dummy load. Only what was released goes in;
+        what a radio cannot have stays out of it.
       </p>
       <div className="flex flex-wrap items-end gap-4">
         <Choice
@@ -101,7 +102,10 @@ export function NewRun({ group, list: given, onStarted }: Props) {
       {start.error && <Notice message={start.error.message} />}
       {plan.error && chosen.length > 0 && list !== '' && (
         <Notice message={plan.error.message}>
-          <Link to={`/lists/${list}/release`} className="text-accent whitespace-nowrap underline-offset-2 hover:underline">
+          <Link
+            to={`/lists/${list}/release`}
+            className="text-accent whitespace-nowrap underline-offset-2 hover:underline"
+          >
             To the gate
           </Link>
         </Notice>

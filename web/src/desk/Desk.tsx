@@ -1,5 +1,5 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useMemo, useRef, useState } from 'react';
+import { useCallback, useMemo, useRef, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import {
   api,
@@ -28,6 +28,7 @@ import { ClashDialog } from './ClashDialog';
 import { CureAll } from './CureAll';
 import { numbered } from './cures';
 import { DeskHeader } from './DeskHeader';
+import { Presence } from './Presence';
 import { Dossier } from './Dossier';
 import { KeysDialog } from './KeysDialog';
 import { ListToolbar, NEXT } from './ListToolbar';
@@ -162,6 +163,11 @@ export function Desk({ desk, ruler, holder, work }: Props) {
       );
     }
   };
+  const { reload } = work;
+  const takeTheirs = useCallback(() => {
+    setDraft({});
+    void reload();
+  }, [reload]);
   const toggle = (verdict: string) => {
     setSettled(snapshot(desk.slips));
     setParam({
@@ -237,7 +243,14 @@ export function Desk({ desk, ruler, holder, work }: Props) {
         onChoice={(next) => void setChoice(next)}
         onDay={(on) => setParam({ on, entry: undefined })}
         onKeys={() => setKeys(true)}
-      />
+      >
+        <Presence
+          desk={desk}
+          entry={params.get('entry') ? wanted : undefined}
+          typing={draftOf !== undefined}
+          onChanged={takeTheirs}
+        />
+      </DeskHeader>
 
       <section
         aria-label="Band ruler"

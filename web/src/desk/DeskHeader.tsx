@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import type { Desk as DeskData, Schemas } from '../api/client';
 import { Button } from '../ui/Button';
 import { AsOf } from './AsOf';
@@ -12,15 +13,18 @@ interface Props {
   onChoice: (choice: Schemas['CarrierChoice']) => void;
   onDay: (on: string | undefined) => void;
   onKeys: () => void;
+  /** Who else is here. */
+  children?: ReactNode;
 }
 
 /** Which list, who carries it and for which day, and what concerns it as a whole. */
-export function DeskHeader({ desk, work, onChoice, onDay, onKeys }: Props) {
+export function DeskHeader({ desk, work, onChoice, onDay, onKeys, children }: Props) {
   return (
     <ListHeader list={desk.id} name={desk.name}>
       <div className="flex flex-wrap items-center gap-x-3 pb-1">
         <Carriers group={desk.groupId} choice={desk.choice} holders={desk.holders} onChange={onChoice} />
         <AsOf desk={desk} onChange={onDay} />
+        {children}
         <span className="grow" />
         {!work.fixed && (
           <>

@@ -9,6 +9,7 @@ export function ListTabs({ list }: { list: number }) {
     [`/lists/${list}/fit`, 'Fit'],
     [`/lists/${list}/place`, 'Place and rules'],
     [`/lists/${list}/versions`, 'Versions'],
+    [`/lists/${list}/release`, 'Release'],
   ];
   return (
     <nav aria-label="The list" className="flex max-w-full flex-wrap">

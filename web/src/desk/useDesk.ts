@@ -1,5 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useCallback, useState } from 'react';
+import { useMay } from '../accounts/rights';
 import { day } from '../ui/dates';
 import {
   api,
@@ -55,7 +56,8 @@ export const edit = (slip: Slip, after: Record<string, string>): Change => ({
 });
 
 /** Why a list cannot be changed as it is seen; undefined when it can. */
-function why(desk: Desk): string | undefined {
+function why(desk: Desk, may: boolean): string | undefined {
+  if (!may) return 'You see this list. Coordinators and reviewers of the group change it.';
   if (desk.parent)
     return `This list follows “${desk.parent.name}”. Change it there: this one changes with it.`;
   return desk.on === desk.today
@@ -71,7 +73,8 @@ export function useDesk(list: number, on?: string) {
     queryKey: key,
     queryFn: () => data(api.GET('/api/lists/{list}', { params: { path: { list }, query: { on } } })),
   });
-  const fixed = desk.data && why(desk.data);
+  const may = useMay('edit', desk.data?.groupId);
+  const fixed = desk.data && why(desk.data, may);
   const [past, setPast] = useState<Step[]>([]);
   const [future, setFuture] = useState<Step[]>([]);
   const [clash, setClash] = useState<Clash>();
@@ -146,7 +149,7 @@ export function useDesk(list: number, on?: string) {
     }
   }
 
-  const reload = () => queries.invalidateQueries({ queryKey: key });
+  const reload = useCallback(() => queries.invalidateQueries({ queryKey: ['desk', list] }), [queries, list]);
 
   /** Notes that an entry was added by other means, with the way back. */
   async function did(label: string, entry: number) {
@@ -159,17 +162,23 @@ export function useDesk(list: number, on?: string) {
     await reload();
   }
 
-  /** Settles a clash: my texts over theirs, or theirs kept. */
-  async function settle(mine: boolean) {
+  /** Settles a clash entry by entry: where mine is kept, my texts go over theirs; elsewhere theirs stay. */
+  async function settle(mine: ReadonlySet<number>) {
     const open = clash;
     setClash(undefined);
     await reload();
-    if (!open || !mine) return;
-    const changes = open.step.changes.map((change) => {
-      const both = open.conflict.conflicts.find((each) => each.entry === change.entry);
-      return both ? { ...change, before: { ...change.before, ...both.theirs } } : change;
-    });
-    await act(open.step.label, changes, open.step.order);
+    if (!open) return;
+    const changes = open.step.changes
+      .map((change): Change => {
+        const both = open.conflict.conflicts.find((each) => each.entry === change.entry);
+        if (!both) return change;
+        if (mine.has(both.entry)) return { ...change, before: { ...change.before, ...both.theirs } };
+        const left = (fields: Record<string, string>) =>
+          Object.fromEntries(Object.entries(fields).filter(([key]) => !(key in both.theirs)));
+        return { ...change, before: left(change.before), after: left(change.after) };
+      })
+      .filter((change) => change.kind !== 'edit' || Object.keys(change.after).length > 0);
+    if (changes.length > 0) await act(open.step.label, changes, open.step.order);
   }
 
   return {

@@ -1,16 +1,14 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { api, data, type Schemas } from '../api/client';
 import { Button } from '../ui/Button';
 import { day } from '../ui/dates';
+import { useHome } from './useHome';
 import { VerdictMark, verdictWord } from '../ui/VerdictMark';
 
 /** What the day brings: licences that end, and lists that a new edition of the rulebook changes. */
 export function Time({ group }: { group: number }) {
-  const home = useQuery({
-    queryKey: ['home', group],
-    queryFn: () => data(api.GET('/api/groups/{group}/home', { params: { path: { group } } })),
-  });
+  const home = useHome(group);
   if (!home.data) return null;
   const { licences, lists, edition, next } = home.data;
   if (licences.length === 0 && lists.length === 0 && !next) return null;

@@ -2,7 +2,9 @@ import { useQueryClient } from '@tanstack/react-query';
 import { Link, useNavigate } from 'react-router';
 import { useGroup } from '../accounts/group';
 import { type Schemas } from '../api/client';
+import { useMay } from '../accounts/rights';
 import { Time } from '../home/Time';
+import { Todo } from '../home/Todo';
 import { BringIn } from '../intake/BringIn';
 import { useLists } from './useLists';
 import { moment } from '../ui/dates';
@@ -15,6 +17,7 @@ import { VERDICTS, VerdictMark, verdictText, verdictWord } from '../ui/VerdictMa
 /** The group's lists, worst first, what time brings, and the way to bring in another list. */
 export function ListsPage() {
   const { group } = useGroup();
+  const edits = useMay('edit');
   const go = useNavigate();
   const queries = useQueryClient();
   const lists = useLists(group?.id);
@@ -28,10 +31,11 @@ export function ListsPage() {
           <GroupSelect />
         </div>
         {lists.error && <Notice message={lists.error.message} />}
+        {group && <Todo key={`todo ${group.id}`} group={group.id} />}
         {lists.data && lists.data.length > 0 && <Lists lists={lists.data} />}
         {lists.data?.length === 0 && <Empty />}
         {group && <Time key={group.id} group={group.id} />}
-        {group && (
+        {group && edits && (
           <BringIn
             group={group.id}
             onList={(list) => {

@@ -95,8 +95,7 @@ export function UnitPanel({ group, unit, radios, onDone }: Props) {
           {history.data?.loads.map((load, index) => (
             <li key={load.at} className={index === 0 ? '' : 'text-soft'}>
               {load.name}, {load.number ? `release ${load.number}` : `version ${load.version}`}
-              {load.recalled && ' (recalled)'}: {load.entries} entries since {moment(load.at)}, by{' '}
-              {load.by}
+              {load.recalled && ' (recalled)'}: {load.entries} entries since {moment(load.at)}, by {load.by}
               {load.verified ? ', read back and tried' : ', not verified'}
             </li>
           ))}

@@ -25,9 +25,7 @@ export function standing(unit: Unit): { verdict: string; words: string } {
 
 /** What is in a radio, in short. */
 export const inside = (unit: Unit) =>
-  unit.load
-    ? `${unit.load.name}, ${loaded(unit.load)}`
-    : 'nothing from here';
+  unit.load ? `${unit.load.name}, ${loaded(unit.load)}` : 'nothing from here';
 
 /** Which release is in a radio, and what became of it since. */
 function loaded(load: Schemas['Load']): string {

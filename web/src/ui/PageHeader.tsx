@@ -1,25 +1,36 @@
 import { NavLink } from 'react-router';
 import { AccountMenu } from '../accounts/AccountMenu';
+import { useMay } from '../accounts/rights';
 import { Wordmark } from './Wordmark';
+
+/** What a member finds: their card, and what holds nothing of a group. */
+const MEMBER_PAGES: [string, string][] = [
+  ['/lists', 'Your card'],
+  ['/rulebook', 'Rulebook'],
+];
 
 const PAGES: [string, string][] = [
   ['/lists', 'Lists'],
   ['/roster', 'Roster'],
   ['/radios', 'Radios'],
   ['/bench', 'Bench'],
+  ['/releases', 'Releases'],
   ['/plan', 'Band plan'],
   ['/rulebook', 'Rulebook'],
+  ['/people', 'People'],
+  ['/log', 'Log'],
 ];
 
 /** The way to the pages of a group, and out. */
 export function PageHeader() {
+  const sees = useMay('see');
   return (
     <header className="border-line bg-sheet flex min-h-12 shrink-0 flex-wrap items-center gap-x-5 border-b px-5 print:hidden">
       <NavLink to="/lists" className="hover:text-accent rounded" aria-label="Wache, to the lists">
         <Wordmark />
       </NavLink>
       <nav aria-label="Pages" className="flex grow flex-wrap gap-x-1">
-        {PAGES.map(([to, label]) => (
+        {(sees ? PAGES : MEMBER_PAGES).map(([to, label]) => (
           <NavLink key={to} to={to} className={({ isActive }) => tab(isActive)}>
             {label}
           </NavLink>

@@ -19,6 +19,15 @@ public enum Slug {
     return text;
   }
 
+  /**
+   * The rule of a name.
+   *
+   * @throws IllegalArgumentException when there is none
+   */
+  public static Slug of(String text) {
+    return valueOf(text.toUpperCase(Locale.ROOT).replace('-', '_'));
+  }
+
   @Override
   public String toString() {
     return text;

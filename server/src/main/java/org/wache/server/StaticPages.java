@@ -7,8 +7,14 @@ import org.springframework.web.bind.annotation.GetMapping;
 @Controller
 class StaticPages {
 
-  @GetMapping({"/lists", "/lists/**", "/roster", "/roster/**", "/plan", "/radios", "/radios/**", "/units/**", "/bench", "/bench/**", "/trainer", "/trainer/**", "/rulebook", "/rulebook/**", "/intake/**", "/sign-in", "/first-account"})
+  @GetMapping({"/lists", "/lists/**", "/roster", "/roster/**", "/plan", "/radios", "/radios/**", "/units/**", "/bench", "/bench/**", "/trainer", "/trainer/**", "/rulebook", "/rulebook/**", "/intake/**", "/sign-in", "/first-account", "/invitation", "/password", "/releases", "/releases/**", "/people", "/installation", "/account", "/log"})
   String application() {
     return "forward:/index.html";
+  }
+
+  /** The page of a channel card, small and by itself. */
+  @GetMapping("/card")
+  String card() {
+    return "forward:/card.html";
   }
 }

@@ -225,7 +225,8 @@ class BenchStore {
 
   /** Notes what is in a radio from now on. */
   long load(Claimed job, String sha256) {
-    note(job.account(), job.unit(), "loaded with " + job.listName() + ", version " + job.listVersion());
+    note(job.account(), job.unit(), "loaded with " + job.listName() + (job.release() == null ? ", version " + job.listVersion()
+        : ", release " + jdbc.sql("select number from release where id = :id").param("id", job.release()).query(Integer.class).single()));
     return jdbc.sql("""
             insert into unit_load (unit_id, job_id, list_id, list_name, list_version, entries, sha256, account_id, release_id, variant)
             values (:unit, :job, :list, :name, :version, :entries, :sha256, :account, :release, :variant) returning id

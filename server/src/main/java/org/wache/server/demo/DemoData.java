@@ -112,7 +112,7 @@ class DemoData implements ApplicationRunner {
     lists.take(coordinator, valley, "Factory list of the new hand-helds", bytes("factory-handheld.csv"),
         text("factory-handheld.context.json"), List.of(), "");
     long river = lists.take(coordinator, valley, "River hand-helds, spring", bytes("river-handhelds.csv"),
-        text("river-handhelds.context.json"), List.of(), "");
+        text("river-handhelds.context.json"), List.of("River watch"), "");
     Map<String, Long> units = radios(coordinator, valley, people);
     Map<String, Long> models = new HashMap<>();
     radios.models(coordinator, valley).forEach(model -> models.put(model.name(), model.id()));
@@ -123,10 +123,10 @@ class DemoData implements ApplicationRunner {
     long released = releases.release(ada, accounts.account(reviewer).orElseThrow(), river);
     lists.add(coordinator, river, Map.of(Field.NAME, "PUMPS", Field.RX_MHZ, "146.595", Field.TX_MHZ, "146.595", Field.MODE, "FM", Field.TX_TONE, "103.5",
         Field.RX_TONE, "103.5", Field.SCAN, "yes", Field.TIMEOUT_S, "180", Field.NOTE, "Pump crews; asked for on Monday")); // since the release, and its power is missing
-    long levee = lists.take(coordinator, valley, "Levee walkers, short list", bytes("levee-card.csv"), text("river-handhelds.context.json"),
-        List.of("Levee walkers"), "");
-    lists.models(coordinator, levee, List.of(models.get("Heron H2")));
-    releases.waive(ada, levee, reasons);
+    long shortList = lists.take(coordinator, valley, "Net control, short list", bytes("net-control.csv"), text("river-handhelds.context.json"),
+        List.of("Net control"), "");
+    lists.models(coordinator, shortList, List.of(models.get("Heron H2")));
+    releases.waive(ada, shortList, reasons);
     bench.start(coordinator, river, released, List.of("River 1", "River 2", "River 4", "River 5", "River 7").stream().map(units::get).toList(), "KE9QRB");
   }
 

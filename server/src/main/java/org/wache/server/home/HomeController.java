@@ -30,18 +30,20 @@ class HomeController {
   private final RosterService roster;
   private final ListEffects effects;
   private final WhoAsks who;
+  private final Todos todos;
   private final Clock clock;
 
-  HomeController(RosterService roster, ListEffects effects, WhoAsks who, Clock clock) {
+  HomeController(RosterService roster, ListEffects effects, WhoAsks who, Todos todos, Clock clock) {
+    this.todos = todos;
     this.roster = roster;
     this.effects = effects;
     this.who = who;
     this.clock = clock;
   }
 
-  /** What wants attention on account of the day. */
+  /** What wants attention: on account of the day, and of what the group does; todo is for the role of who asks. */
   record Home(LocalDate today, EditionInForce edition, @Schema(nullable = true) EditionInForce next,
-      List<EndingLicence> licences, List<ListEffect> lists) {}
+      List<EndingLicence> licences, List<ListEffect> lists, List<Todos.Todo> todo) {}
 
   /** An edition of the rulebook. */
   record EditionInForce(String id, LocalDate from, String title, String source) {}
@@ -63,7 +65,7 @@ class HomeController {
     Optional<EditionInForce> next = rulebook.editions().stream().filter(each -> each.from().isAfter(today)).findFirst()
         .map(HomeController::edition);
     return new Home(today, edition(rulebook.on(today).dates()), next.orElse(null), ending,
-        effects.ofEdition(account, group));
+        effects.ofEdition(account, group), todos.of(who.account(principal), group));
   }
 
   private static Optional<EndingLicence> ending(Party party, CarriedLicence licence, LocalDate today) {

@@ -94,6 +94,15 @@ public class ListTaking {
     return new Place(head.clubId(), head.name(), head.parent().orElse(list));
   }
 
+  /** A list of a group that has radios chosen for it, so that somebody means to release it; variants go out with theirs. */
+  public record OnTheWay(long list, int version) {}
+
+  /** The lists of a group that somebody means to release. */
+  public List<OnTheWay> onTheWay(long account, long club) {
+    return store.heads(account, club).stream().filter(head -> head.parent().isEmpty() && !head.radios().equals("[]"))
+        .map(head -> new OnTheWay(head.id(), head.version())).toList();
+  }
+
   /** Makes sure that the account may see a list. */
   public void visible(long account, long list) {
     store.head(account, list).orElseThrow(() -> new Missing("The list"));

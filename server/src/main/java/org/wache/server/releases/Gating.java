@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -92,6 +93,7 @@ public class Gating {
     if (until.filter(day -> day.isBefore(frozen.on())).isPresent()) {
       throw new Refused("A waiver that ends on " + until.get() + " would count for nothing: that day is over.");
     }
+    Map<String, List<String>> told = new LinkedHashMap<>();
     Map<String, Matter> open = new HashMap<>();
     stand.gate().matters().forEach(each -> open.put(each.matter().print(), each.matter()));
     for (String print : prints.stream().distinct().toList()) {
@@ -101,11 +103,11 @@ public class Gating {
         throw new Refused("Entry " + matter.channel().number() + " is on hold: " + matter.message() + " A hold is cured, never waived.");
       }
       waivers.add(list, frozen.entries().get(matter.position()), matter, said, until, by.id());
-      log.add(by.id(), frozen.club(), Logbook.Deed.of(Logbook.Kind.RELEASE, list, frozen.name(),
-          (matter.kind() == Matter.Kind.MISFIT ? "entry " + matter.channel().number() + " left out of " + matter.model()
-              : "query waived: entry " + matter.channel().number() + ", " + matter.rule().text()) + ". " + said
-              + until.map(day -> " (until " + day + ")").orElse("")));
+      told.computeIfAbsent(matter.kind() == Matter.Kind.MISFIT ? "left out of " + matter.model() : "waived: " + matter.rule().text(), any -> new ArrayList<>())
+          .add(matter.channel().number());
     }
+    told.forEach((what, entries) -> log.add(by.id(), frozen.club(), Logbook.Deed.of(Logbook.Kind.RELEASE, list, frozen.name(),
+        (entries.size() == 1 ? "entry " : "entries ") + String.join(", ", entries) + " " + what + ". " + said + until.map(day -> " Until " + day + ".").orElse(""))));
     return prints.size();
   }
 

@@ -206,7 +206,7 @@ class ReleaseController {
   record ReleasedPart(String name, int entries, int talking, List<String> carriers) {}
 
   /** A radio that it is for, and what stays out of it. */
-  record ReleasedModel(String name, List<String> leftOut) {}
+  record ReleasedModel(String name, List<String> leftOut, boolean keypad) {}
 
   /** What was let stand. */
   record ReleasedWaiver(String number, String name, String model, String message, GateWaiver waiver) {}
@@ -223,7 +223,7 @@ class ReleaseController {
         file.parts().stream().map(part -> new ReleasedPart(part.name(), part.list().channels().size(),
             (int) part.list().channels().stream().filter(channel -> channel.transmit().isPresent()).count(),
             part.context().holders().stream().map(holder -> holder.name()).toList())).toList(),
-        file.models().stream().map(model -> new ReleasedModel(model.name(), model.leftOut())).toList(),
+        file.models().stream().map(model -> new ReleasedModel(model.name(), model.leftOut(), model.radio().model().keypad().isPresent())).toList(),
         file.waivers().stream().map(waiver -> new ReleasedWaiver(waiver.number(), waiver.name(), waiver.model(), waiver.message(), waiver(null, waiver))).toList(),
         current ? against(head) : List.of(),
         store.loads(head.club()).stream().filter(load -> Objects.equals(load.release(), release)).map(load -> loaded(load, current ? List.of(release) : List.of())).toList(),

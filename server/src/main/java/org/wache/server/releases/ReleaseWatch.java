@@ -17,18 +17,13 @@ import org.wache.audit.Auditor;
 import org.wache.audit.register.Register;
 import org.wache.exchange.ContextFile;
 import org.wache.exchange.ReleaseFile;
-import org.wache.licence.Holder;
 import org.wache.radio.LockMode;
 import org.wache.radio.Radio;
 import org.wache.release.Gate;
 import org.wache.release.Matter;
 import org.wache.rulebook.Edition;
 import org.wache.rulebook.RulebookReader;
-import org.wache.server.papers.PapersJson;
 import org.wache.server.radios.Fleet;
-import tools.jackson.databind.json.JsonMapper;
-import tools.jackson.databind.node.ArrayNode;
-import tools.jackson.databind.node.ObjectNode;
 
 /**
  * Holds releases that are in use against today: the licences as they are now, the radios as they are now, the edition in
@@ -38,7 +33,6 @@ import tools.jackson.databind.node.ObjectNode;
 class ReleaseWatch {
 
   private static final int KEPT = 500;
-  private static final JsonMapper JSON = JsonMapper.builder().build();
 
   private final ReleaseStore store;
   private final Fleet fleet;
@@ -86,7 +80,7 @@ class ReleaseWatch {
     List<ReleaseStore.Carrier> carriers = store.carriers(head.id());
     List<Gate.Part> parts = new ArrayList<>();
     for (ReleaseFile.Part part : file.parts()) {
-      ContextFile now = now(part, standing.overlayRows(), carriers);
+      ContextFile now = Today.of(part, standing.overlayRows(), carriers);
       AuditContext context = now.under(edition, today, now.holders());
       parts.add(new Gate.Part(part.name(), new Auditor(Register.ALL, context).audit(part.list())));
     }
@@ -103,33 +97,6 @@ class ReleaseWatch {
   /** Whether it was waived when the list went out, until a day that is over. */
   private static boolean ended(ReleaseFile file, Matter matter, LocalDate today) {
     return file.waivers().stream().anyMatch(waiver -> waiver.print().equals(matter.print()) && !waiver.stands(today));
-  }
-
-  /** The context of a part with the licences and the plan of now; who is no longer in the roster no longer carries it. */
-  private static ContextFile now(ReleaseFile.Part part, String overlay, List<ReleaseStore.Carrier> carriers) {
-    Map<String, ReleaseStore.Carrier> byName = new HashMap<>();
-    carriers.stream().filter(each -> each.variant().equals(part.name())).forEach(each -> byName.put(each.name(), each));
-    List<Holder> holders = new ArrayList<>();
-    for (Holder holder : part.context().holders()) {
-      ReleaseStore.Carrier carrier = byName.get(holder.name());
-      if (carrier == null) {
-        holders.add(holder);
-      } else if (carrier.licences() != null) {
-        holders.add(holder(carrier));
-      }
-    }
-    ObjectNode rows = JSON.createObjectNode().put("format", "wache-context/1");
-    rows.set("overlay", JSON.readTree(overlay));
-    ContextFile plan = ContextFile.read(JSON.writeValueAsBytes(rows));
-    ContextFile then = part.context();
-    return new ContextFile(then.rulebook(), then.on(), holders, then.site(), then.antenna(), then.houseRules(), List.of(), plan.overlay(), then.unitsInUse());
-  }
-
-  private static Holder holder(ReleaseStore.Carrier carrier) {
-    ObjectNode context = JSON.createObjectNode().put("format", "wache-context/1");
-    ArrayNode holders = context.putArray("holders");
-    holders.addObject().put("name", carrier.name()).set("licences", PapersJson.write(PapersJson.licences(JSON.readTree(carrier.licences()))));
-    return ContextFile.read(JSON.writeValueAsBytes(context)).holders().get(0);
   }
 
   /** The radios of a release as their models are now; a model that is gone stays as it was. */

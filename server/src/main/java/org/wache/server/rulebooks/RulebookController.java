@@ -26,7 +26,6 @@ import org.wache.rulebook.Rulebook;
 import org.wache.rulebook.RulebookReader;
 import org.wache.rulebook.ToneTable;
 import org.wache.server.problems.Refused;
-import org.wache.signal.Content;
 import org.wache.signal.Frequency;
 import org.wache.signal.Tone;
 
@@ -41,16 +40,6 @@ class RulebookController {
   RulebookController(Editions editions) {
     this.editions = editions;
   }
-
-  /** A kind of emission that a chart can be drawn for. */
-  record Kind(String id, String title, int bits) {}
-
-  private static final List<Kind> KINDS = List.of(
-      new Kind("cw", "CW", Content.bits("cw")),
-      new Kind("data", "Data", Content.bits("data")),
-      new Kind("ssb", "Single sideband", Content.bits("ssb phone phone-low-index")),
-      new Kind("fm", "FM voice", Content.bits("fm phone")),
-      new Kind("image", "Images", Content.bits("image")));
 
   /** The chart: for each band and each class the spans that a kind of emission may fill. */
   record Chart(String edition, List<KindName> kinds, List<ChartBand> bands) {}
@@ -71,7 +60,7 @@ class RulebookController {
     BandService amateur = amateur(edition);
     List<String> names = amateur.grants().stream().map(grant -> grant.band()).distinct().toList();
     List<ChartBand> bands = names.stream().map(name -> band(edition, amateur, name)).toList();
-    return new Chart(edition.dates().id(), KINDS.stream().map(each -> new KindName(each.id(), each.title())).toList(), bands);
+    return new Chart(edition.dates().id(), EmissionKind.ALL.stream().map(each -> new KindName(each.id(), each.title())).toList(), bands);
   }
 
   private static ChartBand band(Edition edition, BandService amateur, String name) {
@@ -81,7 +70,7 @@ class RulebookController {
     List<ChartClass> classes = new java.util.ArrayList<>();
     for (int held = 0; held < amateur.traits().classes().size(); held++) {
       int index = held;
-      classes.add(new ChartClass(Words.capital(amateur.traits().classes().get(held)), KINDS.stream()
+      classes.add(new ChartClass(Words.capital(amateur.traits().classes().get(held)), EmissionKind.ALL.stream()
           .map(kind -> new ChartKind(kind.id(), spans(edition, amateur, name, index, kind.bits()))).toList()));
     }
     return new ChartBand(name, span.low(), span.high(), channelised, classes);
@@ -166,9 +155,9 @@ class RulebookController {
     }
     int bits = 0;
     for (String kind : send) {
-      bits |= KINDS.stream().filter(each -> each.id().equals(kind)).findFirst()
+      bits |= EmissionKind.ALL.stream().filter(each -> each.id().equals(kind)).findFirst()
           .orElseThrow(() -> new Refused("“" + kind + "” is no kind of emission; there is "
-              + Words.list(KINDS.stream().map(Kind::id).toList()) + ".")).bits();
+              + Words.list(EmissionKind.ALL.stream().map(EmissionKind::id).toList()) + ".")).bits();
     }
     Set<String> wanted = new HashSet<>(bands);
     wanted.removeIf(String::isBlank);

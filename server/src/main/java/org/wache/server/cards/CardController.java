@@ -1,0 +1,62 @@
+package org.wache.server.cards;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.Size;
+import java.security.Principal;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import org.wache.server.accounts.WhoAsks;
+import org.wache.server.problems.Missing;
+import org.wache.server.problems.Refused;
+import org.wache.server.releases.HolderCards;
+import org.wache.server.roster.Party;
+import org.wache.server.roster.RosterService;
+
+/** A holder's card: by the address that is printed on it, or for a member who is signed in. */
+@RestController
+class CardController {
+
+  private final CardLinks links;
+  private final HolderCards cards;
+  private final RosterService roster;
+  private final WhoAsks who;
+
+  CardController(CardLinks links, HolderCards cards, RosterService roster, WhoAsks who) {
+    this.links = links;
+    this.cards = cards;
+    this.roster = roster;
+    this.who = who;
+  }
+
+  /** What the address of a card holds after its #: it is sent in the body, so that no log of a server has it. */
+  record CardToken(@NotBlank @Size(max = 60) String token) {}
+
+  @PostMapping("/api/card")
+  HolderCards.HolderCard card(@Valid @RequestBody CardToken given) {
+    CardLinks.Whose whose = links.whose(given.token()).orElseThrow(() -> new Refused("This address was ended, or is not whole. Ask the coordinator for a new card."));
+    return cards.of(whose.club(), whose.party(), whose.name());
+  }
+
+  @GetMapping("/api/groups/{group}/card")
+  HolderCards.HolderCard own(Principal principal, @PathVariable long group) {
+    CardLinks.Whose whose = links.own(who.account(principal).id(), group)
+        .orElseThrow(() -> new Refused("Nobody has said who of the roster you are. A coordinator does that under People."));
+    return cards.of(whose.club(), whose.party(), whose.name());
+  }
+
+  /** Ends the address that is printed on someone's card. */
+  @DeleteMapping("/api/parties/{party}/card-link")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void end(Principal principal, @PathVariable long party) {
+    long account = who.account(principal).id();
+    Party whose = roster.party(account, party);
+    links.end(account, links.clubOf(party).orElseThrow(() -> new Missing("The entry of the roster")), party, whose.name());
+  }
+}

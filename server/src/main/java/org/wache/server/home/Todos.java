@@ -1,0 +1,69 @@
+package org.wache.server.home;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import org.springframework.stereotype.Component;
+import org.wache.server.accounts.Account;
+import org.wache.server.accounts.AccountStore;
+import org.wache.server.releases.ReleaseOverview;
+
+/** What somebody has to do next in a group, by what they are in it: the most pressing first. */
+@Component
+class Todos {
+
+  private final ReleaseOverview releases;
+  private final AccountStore accounts;
+
+  Todos(ReleaseOverview releases, AccountStore accounts) {
+    this.releases = releases;
+    this.accounts = accounts;
+  }
+
+  /**
+   * Something to do.
+   *
+   * @param weight hold when something is wrong now, query when it waits for somebody
+   * @param subject what it is about
+   * @param words what is, in a sentence
+   * @param press what is pressed, and where that leads
+   */
+  record Todo(String weight, String subject, String words, String press, String to) {}
+
+  List<Todo> of(Account account, long club) {
+    String role = accounts.role(account.id(), club).orElse("");
+    ReleaseOverview.Overview now = releases.of(account.id(), club);
+    List<Todo> todo = new ArrayList<>();
+    now.against().forEach(each -> todo.add(new Todo(each.recall() ? "hold" : "query", each.name() + ", release " + each.number(), each.recall()
+        ? "no longer stands as it went out: " + each.first() : "worth a look: " + each.first(), role.equals("coordinator") && each.recall() ? "Recall it" : "Look at it",
+        "/releases/" + each.release())));
+    if (!role.equals("technician")) {
+      now.waiting().forEach(each -> todo.add(waiting(each, account)));
+    }
+    if (!role.equals("reviewer")) {
+      behind(now, todo);
+    }
+    return todo;
+  }
+
+  private static Todo waiting(ReleaseOverview.Waiting list, Account account) {
+    String gate = "/lists/" + list.list() + "/release";
+    if (list.missing().isEmpty()) {
+      return new Todo("query", list.name(), "is signed and can go out.", "Release it", gate);
+    }
+    if (list.onlySignature()) {
+      boolean own = Objects.equals(list.lastChange(), account.name());
+      return new Todo("query", list.name(), own ? "waits for somebody else to sign: you changed it last." : "waits for a second person to sign; " + list.lastChange()
+          + " changed it last.", own ? "Look at it" : "Look and sign", gate);
+    }
+    return new Todo("query", list.name(), "changed since release " + list.released() + ": " + String.join("; ", list.missing()) + ".", "To the gate", gate);
+  }
+
+  private static void behind(ReleaseOverview.Overview now, List<Todo> todo) {
+    for (ReleaseOverview.Behind each : now.behind()) {
+      todo.add(new Todo(each.recalled() ? "hold" : "query", each.radios().size() == 1 ? each.radios().get(0) : each.radios().size() + " radios",
+          each.recalled() ? "still have a recalled release of " + each.list() + "." : "have an older release of " + each.list() + " than the one in use.",
+          "Load " + (each.radios().size() == 1 ? "it" : "them"), "/bench?list=" + each.listId()));
+    }
+  }
+}

@@ -1,0 +1,120 @@
+package org.wache.server.releases;
+
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.OffsetDateTime;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import org.springframework.stereotype.Component;
+import org.wache.audit.Audit;
+import org.wache.audit.Auditor;
+import org.wache.audit.EntryAudit;
+import org.wache.audit.Finding;
+import org.wache.audit.Words;
+import org.wache.audit.register.Register;
+import org.wache.channel.Channel;
+import org.wache.channel.Field;
+import org.wache.exchange.ContextFile;
+import org.wache.exchange.ReleaseFile;
+import org.wache.rulebook.RulebookReader;
+import org.wache.server.papers.PapersJson;
+import org.wache.server.papers.CarriedLicence;
+import org.wache.signal.Tone;
+import tools.jackson.databind.json.JsonMapper;
+
+/** What one of the roster carries, and what of it their own licence lets them key today. */
+@Component
+public class HolderCards {
+
+  private static final JsonMapper JSON = JsonMapper.builder().build();
+
+  private final ReleaseStore store;
+  private final Clock clock;
+
+  HolderCards(ReleaseStore store, Clock clock) {
+    this.store = store;
+    this.clock = clock;
+  }
+
+  /**
+   * What someone carries.
+   *
+   * @param name who
+   * @param calls their call signs
+   * @param lists the releases that are in use and that they carry
+   */
+  public record HolderCard(String name, List<String> calls, LocalDate on, List<CardList> lists) {}
+
+  /** A release, or a variant in it, for this holder. */
+  public record CardList(long release, String name, int number, OffsetDateTime releasedAt, String sha256, List<CardEntry> entries) {}
+
+  /**
+   * An entry for this holder.
+   *
+   * @param talks whether they may key it; else it is for listening
+   * @param shift how far it talks from where it hears, with its sign; empty when direct
+   * @param why it only listens although others may talk there; empty when they may, or nobody does
+   */
+  public record CardEntry(String number, String name, String zone, boolean talks, String hears, String talksOn, String shift, String sends, String opensOn,
+      String mode, String power, String note, String why) {}
+
+  /** The card of one of the roster; nothing of it when they carry nothing that is in use. */
+  public HolderCard of(long club, long party, String name) {
+    List<CardList> lists = new ArrayList<>();
+    List<String> calls = new ArrayList<>();
+    for (ReleaseStore.Head head : store.standing(club)) {
+      for (ReleaseStore.Carrier carrier : store.carriers(head.id())) {
+        if (carrier.party() == party && carrier.licences() != null) {
+          lists.add(list(head, carrier));
+          calls(carrier).stream().filter(call -> !calls.contains(call)).forEach(calls::add);
+        }
+      }
+    }
+    return new HolderCard(name, calls, LocalDate.now(clock), lists);
+  }
+
+  private static List<String> calls(ReleaseStore.Carrier carrier) {
+    return PapersJson.licences(JSON.readTree(carrier.licences())).stream().map(CarriedLicence::callSign).flatMap(Optional::stream).toList();
+  }
+
+  /** The card of one carrier for one release. */
+  CardList list(ReleaseStore.Head head, ReleaseStore.Carrier carrier) {
+    ReleaseFile file = ReleaseFile.read(store.body(head.id()).getBytes(StandardCharsets.UTF_8));
+    ReleaseFile.Part part = file.parts().stream().filter(each -> each.name().equals(carrier.variant())).findFirst().orElseThrow();
+    ContextFile now = Today.of(part, store.standingOf(head.club()).overlayRows(), List.of(carrier));
+    LocalDate today = LocalDate.now(clock);
+    Audit audit = new Auditor(Register.ALL, now.under(RulebookReader.shipped(file.rulebook()).on(today), today,
+        now.holders().stream().filter(holder -> holder.name().equals(carrier.name())).toList())).audit(part.list());
+    return new CardList(head.id(), carrier.variant().isEmpty() ? head.name() : carrier.variant(), head.number(), head.at(), head.sha256(),
+        IntStream.range(0, audit.entries().size()).mapToObj(i -> entry(audit.entry(i))).toList());
+  }
+
+  private static CardEntry entry(EntryAudit entry) {
+    Channel channel = entry.channel();
+    Optional<String> hold = entry.judgements().stream().flatMap(each -> each.findings().stream()).filter(Finding::holds).map(Finding::message).findFirst()
+        .or(() -> entry.own().stream().filter(Finding::holds).map(Finding::message).findFirst());
+    boolean talks = channel.transmit().isPresent() && hold.isEmpty();
+    return new CardEntry(channel.number(), channel.name(), channel.text(Field.ZONE), talks, channel.receive().map(f -> f.megahertz()).orElse(channel.text(Field.RX_MHZ)),
+        talks ? channel.transmit().get().megahertz() : "", talks ? shift(channel) : "", talks ? channel.sends().map(Tone::text).orElse("") : "",
+        channel.opensOn().map(Tone::text).orElse(""), Words.emission(channel), talks ? channel.text(Field.POWER_W) : "", channel.text(Field.NOTE),
+        channel.transmit().isPresent() ? hold.orElse("") : "");
+  }
+
+  private static String shift(Channel channel) {
+    long hertz = channel.transmit().orElseThrow().hertz() - channel.receive().map(f -> f.hertz()).orElse(channel.transmit().get().hertz());
+    return hertz == 0 ? "" : (hertz < 0 ? "−" : "+") + java.math.BigDecimal.valueOf(Math.abs(hertz), 6).stripTrailingZeros().toPlainString();
+  }
+
+  /** Everyone for whom a release has a card, in its order. */
+  List<ReleaseStore.Carrier> carriers(long release) {
+    return store.carriers(release).stream().filter(each -> each.licences() != null).toList();
+  }
+
+  /** Call signs of a carrier, for the heading of a card. */
+  static String callSigns(ReleaseStore.Carrier carrier) {
+    return String.join(" ", calls(carrier));
+  }
+}

@@ -1,0 +1,89 @@
+package org.wache.server.releases;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+import org.wache.release.Matter;
+import org.wache.server.lists.ListTaking;
+
+/** How a group's releases stand: what speaks against them, which lists are on their way out, which radios are behind. */
+@Component
+public class ReleaseOverview {
+
+  private final ReleaseStore store;
+  private final ReleaseWatch watch;
+  private final Gating gating;
+  private final ListTaking lists;
+
+  ReleaseOverview(ReleaseStore store, ReleaseWatch watch, Gating gating, ListTaking lists) {
+    this.store = store;
+    this.watch = watch;
+    this.gating = gating;
+    this.lists = lists;
+  }
+
+  /** The whole. */
+  public record Overview(List<Against> against, List<Waiting> waiting, List<Behind> behind) {}
+
+  /** A release in use against which something speaks; recall when it must not be used any longer. */
+  public record Against(long release, String name, int number, boolean recall, String first) {}
+
+  /**
+   * A list on its way out: it was released before and changed since, or all but the signature is there.
+   *
+   * @param released number of its newest release; 0 for none
+   * @param missing what is in the way; nothing when it can go out
+   * @param onlySignature whether only the second person's word is
+   */
+  public record Waiting(long list, String name, int released, List<String> missing, boolean onlySignature, String lastChange) {}
+
+  /** Radios that have something other than the release in use of their list. */
+  public record Behind(long listId, String list, boolean recalled, List<String> radios) {}
+
+  /** How it stands for a group that the account may see. */
+  public Overview of(long account, long club) {
+    List<ReleaseStore.Head> standing = store.standing(club);
+    List<Against> against = new ArrayList<>();
+    for (ReleaseStore.Head head : standing) {
+      List<ReleaseWatch.Reason> reasons = watch.reasons(head);
+      boolean recall = reasons.stream().anyMatch(ReleaseWatch.Reason::recall);
+      reasons.stream().filter(reason -> reason.recall() == recall).findFirst().ifPresent(first ->
+          against.add(new Against(head.id(), head.name(), head.number(), recall, ("entry " + first.number() + " " + first.name()).strip() + ". " + first.message())));
+    }
+    return new Overview(against, waiting(account, club), behind(club, standing));
+  }
+
+  private List<Waiting> waiting(long account, long club) {
+    List<Waiting> waiting = new ArrayList<>();
+    for (ListTaking.OnTheWay list : lists.onTheWay(account, club)) {
+      Optional<ReleaseStore.Head> newest = store.newest(list.list());
+      boolean changed = newest.map(head -> head.isRecalled() || head.version() < list.version()).orElse(false);
+      if (newest.isPresent() && !changed) {
+        continue;
+      }
+      Gating.Stand stand = gating.stand(account, list.list());
+      List<String> missing = Gating.missing(stand);
+      if (changed || stand.complete()) {
+        waiting.add(new Waiting(list.list(), stand.frozen().name(), newest.map(ReleaseStore.Head::number).orElse(0), missing,
+            stand.complete() && stand.signed().isEmpty() && stand.gate().open(Matter.Kind.HOLD).isEmpty(), stand.frozen().last().name()));
+      }
+    }
+    return waiting;
+  }
+
+  private List<Behind> behind(long club, List<ReleaseStore.Head> standing) {
+    Map<List<Object>, List<String>> radios = new LinkedHashMap<>();
+    for (ReleaseStore.Loaded load : store.loads(club)) {
+      if (load.release() == null || standing.stream().anyMatch(head -> head.id() == load.release())) {
+        continue;
+      }
+      boolean recalled = store.one(load.release()).map(ReleaseStore.Head::isRecalled).orElse(false);
+      radios.computeIfAbsent(List.of(load.list(), load.listName(), recalled), any -> new ArrayList<>()).add(load.label());
+    }
+    return radios.entrySet().stream().map(each -> new Behind((Long) each.getKey().get(0), (String) each.getKey().get(1), (Boolean) each.getKey().get(2),
+        each.getValue())).toList();
+  }
+}

@@ -1,0 +1,35 @@
+import type { Schemas } from '../api/client';
+
+export type HolderCard = Schemas['HolderCard'];
+
+const KEPT = 'wache-card';
+
+/** Keeps the page itself, so that it opens without a network. Browsers allow it on secure addresses only. */
+export function keepOffline() {
+  if (!('serviceWorker' in navigator) || !('caches' in window)) return;
+  window.addEventListener('load', () => {
+    void navigator.serviceWorker.register('/card-worker.js', { scope: '/card' });
+    const files = performance
+      .getEntriesByType('resource')
+      .map((each) => new URL(each.name))
+      .filter((each) => each.origin === window.location.origin && !each.pathname.startsWith('/api/'))
+      .map((each) => each.pathname);
+    void caches.open(KEPT).then((cache) => cache.addAll(['/card', ...new Set(files)]));
+  });
+}
+
+/** What was seen last under an address; undefined when nothing was. */
+export function kept(token: string): { card: HolderCard; at: string } | undefined {
+  const text = localStorage.getItem(`wache-card ${token}`);
+  return text === null ? undefined : (JSON.parse(text) as { card: HolderCard; at: string });
+}
+
+/** Keeps what is seen now. */
+export function keep(token: string, card: HolderCard) {
+  localStorage.setItem(`wache-card ${token}`, JSON.stringify({ card, at: new Date().toISOString() }));
+}
+
+/** Forgets a card whose address was ended. */
+export function forget(token: string) {
+  localStorage.removeItem(`wache-card ${token}`);
+}

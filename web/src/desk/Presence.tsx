@@ -1,0 +1,56 @@
+import { useQuery } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import { api, data, type Desk } from '../api/client';
+import { Button } from '../ui/Button';
+
+const EVERY_MS = 6_000;
+
+interface Props {
+  desk: Desk;
+  entry?: number;
+  /** Whether something is typed that is not saved: then nothing is changed under the hands. */
+  typing: boolean;
+  onChanged: () => void;
+}
+
+/** Who else is on the list just now and at which entry; what they saved comes in by itself unless somebody types here. */
+export function Presence({ desk, entry, typing, onChanged }: Props) {
+  const [page] = useState(() => crypto.getRandomValues(new Uint32Array(2)).join('-'));
+  const here = useQuery({
+    queryKey: ['presence', desk.id, entry],
+    refetchInterval: EVERY_MS,
+    placeholderData: (old) => old,
+    retry: false,
+    queryFn: () =>
+      data(
+        api.PUT('/api/lists/{list}/presence', {
+          params: { path: { list: desk.id } },
+          body: { page, entry: entry ?? null },
+        }),
+      ),
+  });
+  const newer = here.data !== undefined && here.data.version > desk.version;
+  useEffect(() => {
+    if (newer && !typing) onChanged();
+  }, [newer, typing, onChanged]);
+  const others = here.data?.others ?? [];
+  if (others.length === 0 && !newer) return null;
+  return (
+    <p role="status" className="text-second text-accent flex flex-wrap items-center gap-x-3">
+      {others.map((each) => (
+        <span key={each.name + each.entry}>
+          {each.self ? 'You are here in another window too' : `${each.name} is here too`}
+          {each.entry && `, at ${each.entry}`}
+        </span>
+      ))}
+      {newer && typing && (
+        <span className="text-query">
+          {here.data!.changedBy} saved something while you type. If it is the same field, saving shows both.{' '}
+          <Button kind="quiet" className="text-second" onClick={onChanged}>
+            Drop mine, show it
+          </Button>
+        </span>
+      )}
+    </p>
+  );
+}

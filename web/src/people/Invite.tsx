@@ -1,0 +1,59 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, data } from '../api/client';
+import { Button } from '../ui/Button';
+import { Field } from '../ui/Field';
+import { Notice } from '../ui/Notice';
+import { OneTimeLink } from './OneTimeLink';
+import { PartChoice } from './PartChoice';
+
+/** Invites somebody: makes a link that works once. */
+export function Invite({ group, parties }: { group: number; parties: { id: number; name: string }[] }) {
+  const queries = useQueryClient();
+  const [name, setName] = useState('');
+  const [role, setRole] = useState('member');
+  const [party, setParty] = useState<number | null>(null);
+  const invite = useMutation({
+    mutationFn: () =>
+      data(
+        api.POST('/api/groups/{group}/invitations', {
+          params: { path: { group } },
+          body: { name: name.trim() || (parties.find((each) => each.id === party)?.name ?? ''), role, party },
+        }),
+      ),
+    onSuccess: () => {
+      setName('');
+      setParty(null);
+      return queries.invalidateQueries({ queryKey: ['people'] });
+    },
+  });
+  return (
+    <section aria-label="Invite somebody">
+      <h2 className="text-second text-soft pb-1">Invite somebody</h2>
+      <form
+        className="flex flex-wrap items-end gap-3"
+        onSubmit={(event) => {
+          event.preventDefault();
+          invite.mutate();
+        }}
+      >
+        <Field label="Who it is for" className="w-56" value={name} maxLength={200} onChange={setName} />
+        <PartChoice role={role} party={party} parties={parties} onRole={setRole} onParty={setParty} />
+        <Button
+          kind="strong"
+          type="submit"
+          disabled={invite.isPending || (name.trim() === '' && party === null)}
+        >
+          Make the link
+        </Button>
+      </form>
+      {invite.error && <Notice message={invite.error.message} />}
+      {invite.data && (
+        <OneTimeLink
+          path={`/invitation#${invite.data.token}`}
+          words="Give it to them yourself. It works once, for 14 days, and is not shown again."
+        />
+      )}
+    </section>
+  );
+}

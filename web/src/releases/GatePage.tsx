@@ -1,0 +1,264 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { Link, useNavigate, useParams } from 'react-router';
+import { useMay } from '../accounts/rights';
+import { api, data, type Schemas } from '../api/client';
+import { ListHeader } from '../desk/ListHeader';
+import { Button } from '../ui/Button';
+import { moment } from '../ui/dates';
+import { Notice } from '../ui/Notice';
+import { some } from '../ui/people';
+import { Matters } from './Matters';
+import { Signature } from './Signature';
+import { Station } from './Station';
+
+type Gate = Schemas['GateView'];
+type Matter = Schemas['GateMatter'];
+
+const LINK = 'text-accent whitespace-nowrap underline-offset-2 hover:underline';
+
+/** What a list needs before it goes out, in the order in which it is done, and the release. */
+export function GatePage() {
+  const list = Number(useParams().list);
+  const gate = useQuery({
+    queryKey: ['gate', list],
+    retry: false,
+    queryFn: () => data(api.GET('/api/lists/{list}/gate', { params: { path: { list } } })),
+  });
+  const name = useQuery({
+    queryKey: ['desk', list, 'today'],
+    enabled: gate.isError,
+    queryFn: () => data(api.GET('/api/lists/{list}', { params: { path: { list } } })),
+  });
+  const parent = name.data?.parent;
+  return (
+    <div className="flex min-h-full flex-col">
+      <title>{`Release · ${gate.data?.name ?? name.data?.name ?? ''} · Wache`}</title>
+      <ListHeader list={list} name={gate.data?.name ?? name.data?.name} />
+      {gate.error && (
+        <div className="p-4">
+          <Notice message={gate.error.message}>
+            {parent && (
+              <Link to={`/lists/${parent.id}/release`} className={LINK}>
+                To the release of {parent.name}
+              </Link>
+            )}
+          </Notice>
+        </div>
+      )}
+      {gate.isPending && <p className="text-soft p-6">Holding the list against the gate …</p>}
+      {gate.data && (
+        <div className="mx-auto flex w-full max-w-6xl grow gap-8 px-5 pt-4 pb-8 max-lg:flex-col">
+          <main className="min-w-0 grow">
+            <p className="text-title pb-4 font-semibold">{summary(gate.data)}</p>
+            <ol className="flex flex-col">
+              <Holds gate={gate.data} />
+              <Queries gate={gate.data} />
+              <Radios gate={gate.data} />
+              <Signature gate={gate.data} />
+              <Out gate={gate.data} />
+            </ol>
+          </main>
+          <aside aria-label="What goes out" className="flex w-full shrink-0 flex-col gap-5 lg:w-72">
+            <GoesOut gate={gate.data} />
+          </aside>
+        </div>
+      )}
+    </div>
+  );
+}
+
+function summary(gate: Gate): string {
+  if (gate.missing.length === 0) return 'Nothing is in the way. It can go out.';
+  return `In the way: ${gate.missing.join('; ')}.`;
+}
+
+const of = (gate: Gate, kind: string) => gate.matters.filter((each) => each.kind === kind);
+
+/** Matters of one kind, by what they are about, those with most open first. */
+function grouped(matters: Matter[], by: (each: Matter) => string): [string, Matter[]][] {
+  const groups = new Map<string, Matter[]>();
+  for (const each of matters) groups.set(by(each), [...(groups.get(by(each)) ?? []), each]);
+  const open = (of: Matter[]) => of.filter((each) => each.waiver === null).length;
+  return [...groups].sort((a, b) => open(b[1]) - open(a[1]));
+}
+
+const entries = (matters: Matter[]) => {
+  const count = new Set(matters.map((each) => each.entry)).size;
+  return count === 1 ? 'One entry' : `${count} entries`;
+};
+
+function Holds({ gate }: { gate: Gate }) {
+  const holds = of(gate, 'hold');
+  return (
+    <Station
+      title="Nothing on hold"
+      verdict={holds.length > 0 ? 'hold' : 'clear'}
+      words={
+        holds.length > 0
+          ? `${entries(holds)} may not be keyed by everyone who carries it. A hold is cured, never waived.`
+          : 'Everyone who carries it may key what it lets them key.'
+      }
+      press={
+        holds.length > 0 ? (
+          <Link to={`/lists/${gate.list}?show=hold`} className={LINK}>
+            Cure them on the Desk
+          </Link>
+        ) : undefined
+      }
+    >
+      {grouped(holds, (each) => each.title).map(([title, matters]) => (
+        <Matters key={title} list={gate.list} heading={title} matters={matters} />
+      ))}
+    </Station>
+  );
+}
+
+function Queries({ gate }: { gate: Gate }) {
+  const queries = of(gate, 'query');
+  const open = queries.filter((each) => each.waiver === null);
+  return (
+    <Station
+      title="Every query cured or waived"
+      verdict={open.length > 0 ? 'query' : 'clear'}
+      words={
+        open.length > 0
+          ? `${entries(open)} with a question that nobody has answered.`
+          : queries.length > 0
+            ? 'Each was waived by name.'
+            : 'There is none.'
+      }
+      press={
+        open.length > 0 ? (
+          <Link to={`/lists/${gate.list}?show=query`} className={LINK}>
+            Cure them on the Desk
+          </Link>
+        ) : undefined
+      }
+    >
+      {grouped(queries, (each) => each.title).map(([title, matters]) => (
+        <Matters key={title} list={gate.list} heading={title} matters={matters} settle="Waive" />
+      ))}
+    </Station>
+  );
+}
+
+function Radios({ gate }: { gate: Gate }) {
+  const misfits = of(gate, 'misfit');
+  const open = misfits.filter((each) => each.waiver === null);
+  const none = gate.models.length === 0;
+  return (
+    <Station
+      title="Fit for the radios"
+      verdict={none ? 'query' : open.length > 0 ? 'hold' : 'clear'}
+      words={
+        none
+          ? 'Nobody has said which radios it is for.'
+          : open.length > 0
+            ? `${entries(open)} cannot go into a radio that it is for.`
+            : `For ${some(gate.models)}.`
+      }
+      press={
+        <Link to={`/lists/${gate.list}/fit`} className={LINK}>
+          {none ? 'Choose the radios' : 'Look at the fit'}
+        </Link>
+      }
+    >
+      {grouped(misfits, (each) => each.model).map(([model, matters]) => (
+        <Matters key={model} list={gate.list} heading={model} matters={matters} settle="Leave out of it" />
+      ))}
+    </Station>
+  );
+}
+
+function Out({ gate }: { gate: Gate }) {
+  const go = useNavigate();
+  const queries = useQueryClient();
+  const may = useMay('coordinate');
+  const release = useMutation({
+    mutationFn: () =>
+      data(
+        api.POST('/api/lists/{list}/releases', {
+          params: { path: { list: gate.list } },
+          body: { state: gate.state },
+        }),
+      ),
+    onSuccess: async (made) => {
+      await queries.invalidateQueries();
+      void go(`/releases/${made.id}`);
+    },
+    onError: () => queries.invalidateQueries({ queryKey: ['gate', gate.list] }),
+  });
+  const number = (gate.newest?.number ?? 0) + 1;
+  return (
+    <Station
+      last
+      title="Out it goes"
+      verdict={gate.missing.length === 0 ? 'clear' : ''}
+      words={may ? 'Frozen, numbered, with a sum over all of it.' : 'A coordinator releases it.'}
+    >
+      {may && (
+        <Button
+          kind="strong"
+          className="self-start px-4 py-1.5"
+          disabled={gate.missing.length > 0 || release.isPending}
+          onClick={() => release.mutate()}
+        >
+          {release.isPending ? 'Freezing it …' : `Release ${number}`}
+        </Button>
+      )}
+      {release.error && <Notice message={release.error.message} />}
+    </Station>
+  );
+}
+
+/** What a release would hold, and the one before. */
+function GoesOut({ gate }: { gate: Gate }) {
+  return (
+    <>
+      <section aria-label="With it">
+        <h2 className="text-second text-soft pb-1">What goes out</h2>
+        <ul className="flex flex-col gap-2">
+          {gate.parts.map((part) => (
+            <li key={part.name}>
+              <span className="font-semibold">{part.name || gate.name}</span>
+              <span className="text-second text-soft block">
+                {part.entries} entries, {part.talking} of them to talk on. For {some(part.carriers)}.
+              </span>
+            </li>
+          ))}
+        </ul>
+        {gate.parts.length === 1 && (
+          <p className="text-second text-soft pt-2">
+            A class that may key less gets a variant:{' '}
+            <Link to={`/lists/${gate.list}/who`} className={LINK}>
+              make one
+            </Link>
+            .
+          </p>
+        )}
+      </section>
+      <section aria-label="Before it">
+        <h2 className="text-second text-soft pb-1">Released before</h2>
+        {gate.newest ? (
+          <p>
+            <Link to={`/releases/${gate.newest.id}`} className={LINK}>
+              Release {gate.newest.number}
+            </Link>
+            , version {gate.newest.version}
+            <span className="text-second text-soft block">
+              {moment(gate.newest.at)}, by {gate.newest.by}
+              {gate.newest.recalled && '; recalled'}
+            </span>
+            {gate.newest.version < gate.version && (
+              <Link to={`/lists/${gate.list}/versions`} className={`${LINK} text-second block`}>
+                What changed since
+              </Link>
+            )}
+          </p>
+        ) : (
+          <p className="text-soft">Never.</p>
+        )}
+      </section>
+    </>
+  );
+}
