@@ -2,8 +2,9 @@ import { useQuery } from '@tanstack/react-query';
 import { api, data } from '../api/client';
 
 /** What wants attention in a group. */
-export const useHome = (group: number) =>
+export const useHome = (group: number | undefined) =>
   useQuery({
     queryKey: ['home', group],
-    queryFn: () => data(api.GET('/api/groups/{group}/home', { params: { path: { group } } })),
+    enabled: group !== undefined,
+    queryFn: () => data(api.GET('/api/groups/{group}/home', { params: { path: { group: group! } } })),
   });

@@ -5,6 +5,7 @@ import { type Schemas } from '../api/client';
 import { useMay } from '../accounts/rights';
 import { Time } from '../home/Time';
 import { Todo } from '../home/Todo';
+import { useHome } from '../home/useHome';
 import { BringIn } from '../intake/BringIn';
 import { useLists } from './useLists';
 import { moment } from '../ui/dates';
@@ -21,6 +22,7 @@ export function ListsPage() {
   const go = useNavigate();
   const queries = useQueryClient();
   const lists = useLists(group?.id);
+  const ready = useHome(group?.id).isFetched; // what there is to do stands above the lists, which must not jump
   return (
     <div className="flex min-h-full flex-col">
       <title>Lists · Wache</title>
@@ -32,7 +34,7 @@ export function ListsPage() {
         </div>
         {lists.error && <Notice message={lists.error.message} />}
         {group && <Todo key={`todo ${group.id}`} group={group.id} />}
-        {lists.data && lists.data.length > 0 && <Lists lists={lists.data} />}
+        {ready && lists.data && lists.data.length > 0 && <Lists lists={lists.data} />}
         {lists.data?.length === 0 && <Empty />}
         {group && <Time key={group.id} group={group.id} />}
         {group && edits && (

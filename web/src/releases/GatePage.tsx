@@ -68,6 +68,7 @@ export function GatePage() {
 }
 
 function summary(gate: Gate): string {
+  if (gate.inUse) return `Release ${gate.newest?.number ?? ''} is this list as it is now, and is in use.`;
   if (gate.missing.length === 0) return 'Nothing is in the way. It can go out.';
   return `In the way: ${gate.missing.join('; ')}.`;
 }
@@ -194,9 +195,15 @@ function Out({ gate }: { gate: Gate }) {
       last
       title="Out it goes"
       verdict={gate.missing.length === 0 ? 'clear' : ''}
-      words={may ? 'Frozen, numbered, with a sum over all of it.' : 'A coordinator releases it.'}
+      words={
+        gate.inUse
+          ? 'Nothing was changed since.'
+          : may
+            ? 'Frozen, numbered, with a sum over all of it.'
+            : 'A coordinator releases it.'
+      }
     >
-      {may && (
+      {may && !gate.inUse && (
         <Button
           kind="strong"
           className="self-start px-4 py-1.5"

@@ -145,6 +145,7 @@ create table release (
   name          text not null,
   body          text not null,
   sha256        text not null,
+  state         text not null,
   released_by   bigint not null references account,
   released_at   timestamptz not null,
   signed_by     bigint not null references account,

@@ -13,12 +13,23 @@ import java.util.stream.Stream;
 /** A real PostgreSQL of the tests' own, in a directory of its own, stopped when the tests end. */
 final class TestDatabase {
 
-  private static final TestDatabase ONLY = new TestDatabase();
+  private static final int STARTING_S = 60;
+  private static final TestDatabase ONLY = stoppedAtTheEnd(new TestDatabase());
 
   private final Path bin;
   private final Path home;
   private final int port;
   private int databases;
+
+  private static TestDatabase stoppedAtTheEnd(TestDatabase database) {
+    Runtime.getRuntime().addShutdownHook(new Thread(database::stop));
+    return database;
+  }
+
+  /** A cluster of a test's own, which may be killed. */
+  static TestDatabase own() {
+    return new TestDatabase();
+  }
 
   private TestDatabase() {
     try {
@@ -30,9 +41,7 @@ final class TestDatabase {
       }
       asDatabaseUser("initdb", "-D", home + "/pg", "-U", "wache", "-A", "trust", "-E", "UTF8", "--locale=C.UTF-8",
           "--no-sync");
-      asDatabaseUser("pg_ctl", "-D", home + "/pg", "-w", "-l", home + "/log", "-o",
-          "-c listen_addresses=127.0.0.1 -c port=" + port + " -c unix_socket_directories='' -c fsync=off", "start");
-      Runtime.getRuntime().addShutdownHook(new Thread(this::stop));
+      start();
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
@@ -46,9 +55,74 @@ final class TestDatabase {
     return "jdbc:postgresql://127.0.0.1:" + ONLY.port + "/" + name;
   }
 
+  /**
+   * Starts it, also after it was killed: as a child of whoever waits for it, so that a killed one is not left as a process
+   * that PostgreSQL takes for a living one.
+   */
+  void start() {
+    try {
+      List<String> command = new ArrayList<>(isRoot() ? List.of("runuser", "-u", "postgres", "--") : List.of());
+      command.addAll(List.of(bin.resolve("postgres").toString(), "-D", home + "/pg", "-c", "listen_addresses=127.0.0.1", "-c", "port=" + port, "-c",
+          "unix_socket_directories=", "-c", "fsync=off"));
+      ProcessBuilder builder = new ProcessBuilder(command).directory(Path.of("/").toFile()).redirectErrorStream(true)
+          .redirectOutput(ProcessBuilder.Redirect.DISCARD);
+      Process process = builder.start();
+      for (int i = 0; i < STARTING_S * 10; i++) {
+        try (java.sql.Connection connection = java.sql.DriverManager.getConnection("jdbc:postgresql://127.0.0.1:" + port + "/postgres", "wache", "")) {
+          return;
+        } catch (java.sql.SQLException e) {
+          Thread.sleep(100); // it is still reading its log
+          process = process.isAlive() ? process : builder.start(); // or a connection of the killed one has not yet noticed
+        }
+      }
+      throw new IllegalStateException("PostgreSQL did not start");
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new IllegalStateException(e);
+    }
+  }
+
+  /** Kills it as a crash would: the postmaster and, with it, every connection. */
+  void kill() {
+    try {
+      run(List.of("kill", "-9", Files.readAllLines(home.resolve("pg/postmaster.pid")).get(0)));
+      Thread.sleep(300); // until the others have noticed
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new IllegalStateException(e);
+    }
+  }
+
+  /** The address of its one database. */
+  String database() {
+    if (databases++ == 0) {
+      run(List.of(bin.resolve("createdb").toString(), "-h", "127.0.0.1", "-p", Integer.toString(port), "-U", "wache", "wache"));
+    }
+    return "jdbc:postgresql://127.0.0.1:" + port + "/wache";
+  }
+
+  /** Ends a cluster of a test's own, and takes it away. */
+  void destroy() {
+    try {
+      kill();
+    } catch (IllegalStateException e) {
+      // it is down already
+    }
+    run(List.of("rm", "-rf", home.toString()));
+  }
+
   private void stop() {
     try {
-      asDatabaseUser("pg_ctl", "-D", home + "/pg", "-m", "immediate", "stop");
+      run(List.of("kill", "-QUIT", Files.readAllLines(home.resolve("pg/postmaster.pid")).get(0)));
+      Thread.sleep(500);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
     } finally {
       run(List.of("rm", "-rf", home.toString()));
     }

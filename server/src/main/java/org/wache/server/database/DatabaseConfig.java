@@ -20,6 +20,8 @@ import org.springframework.context.annotation.Configuration;
 class DatabaseConfig {
 
   private static final int CONNECTIONS = 12;
+  /** Who asks while the database is away hears so soon. */
+  private static final int PATIENCE_MS = 5_000;
 
   private final String owner;
   private final String ownerPassword;
@@ -41,6 +43,7 @@ class DatabaseConfig {
     config.setUsername(user());
     config.setPassword(password());
     config.setMaximumPoolSize(CONNECTIONS);
+    config.setConnectionTimeout(PATIENCE_MS);
     config.setInitializationFailTimeout(-1); // the role is made by the owner, just after this
     config.addDataSourceProperty("ApplicationName", "wache");
     return new HikariDataSource(config);

@@ -61,9 +61,14 @@ class Todos {
 
   private static void behind(ReleaseOverview.Overview now, List<Todo> todo) {
     for (ReleaseOverview.Behind each : now.behind()) {
-      todo.add(new Todo(each.recalled() ? "hold" : "query", each.radios().size() == 1 ? each.radios().get(0) : each.radios().size() + " radios",
-          each.recalled() ? "still have a recalled release of " + each.list() + "." : "have an older release of " + each.list() + " than the one in use.",
-          "Load " + (each.radios().size() == 1 ? "it" : "them"), "/bench?list=" + each.listId()));
+      boolean one = each.radios().size() == 1;
+      String words = switch (each.state()) {
+        case RECALLED -> (one ? "still has" : "still have") + " a recalled release of " + each.list() + ".";
+        case OLDER -> (one ? "has" : "have") + " an older release of " + each.list() + " than the one in use.";
+        case NOTHING -> "that " + each.list() + " is for " + (one ? "has" : "have") + " nothing in " + (one ? "it" : "them") + ".";
+      };
+      todo.add(new Todo(each.state() == ReleaseOverview.State.RECALLED ? "hold" : "query", one ? each.radios().get(0) : each.radios().size() + " radios", words,
+          "Load " + (one ? "it" : "them"), "/bench?list=" + each.listId()));
     }
   }
 }

@@ -211,11 +211,14 @@ public class Gating {
     if (!missing.isEmpty()) {
       throw new Refused("It cannot go out yet: " + String.join("; ", missing) + ".");
     }
+    if (releases.isInUse(list, state)) {
+      throw new Refused("Nothing of it was changed since it was released last: that release is in use.");
+    }
     WaiverStore.SignOff signOff = stand.signed().orElseThrow();
     int number = releases.nextNumber(list);
     OffsetDateTime now = OffsetDateTime.now(clock);
     ReleaseFile file = ReleaseWriter.of(content(stand.frozen(), stand.gate()), new ReleaseWriter.Stamp(number, now, by.name(), signOff.by()));
-    long id = releases.add(stand.frozen(), number, file.text(), file.sum(), by.id(), now, signOff.account());
+    long id = releases.add(stand.frozen(), number, file.text(), file.sum(), state, by.id(), now, signOff.account());
     log.add(by.id(), stand.frozen().club(), Logbook.Deed.of(Logbook.Kind.RELEASE, id, stand.frozen().name(),
         "release " + number + " of version " + stand.frozen().version() + ", SHA-256 " + file.sum()));
     return id;

@@ -62,10 +62,11 @@ class ReleaseController {
    * @param models the radios that it is for
    * @param cannotSign why this account cannot sign; null when it can
    * @param missing what is missing, in words; nothing when it can go out
+   * @param inUse whether the newest release is this very state
    */
   record GateView(long list, String name, int version, String state, int entries, List<GatePart> parts, List<String> models, List<GateMatter> matters,
       GateChange lastChange, @Schema(nullable = true) GateSignature signature, boolean signatureOutdated, @Schema(nullable = true) String cannotSign,
-      List<String> missing, @Schema(nullable = true) ReleaseLine newest) {}
+      List<String> missing, @Schema(nullable = true) ReleaseLine newest, boolean inUse) {}
 
   /** The list itself, or a variant of it, and who carries it. */
   record GatePart(String name, int entries, int talking, List<String> carriers) {}
@@ -115,7 +116,7 @@ class ReleaseController {
         stand.frozen().models().stream().map(model -> model.name()).toList(), stand.gate().matters().stream().map(each -> matter(stand, each)).toList(),
         new GateChange(stand.frozen().last().name(), stand.frozen().last().at()),
         signed.map(each -> new GateSignature(each.by(), each.at(), each.note())).orElse(null), signed.isEmpty() && stand.signOff().isPresent(),
-        gating.whyNotSigning(stand, account.id()).orElse(null), Gating.missing(stand), store.newest(list).map(ReleaseController::line).orElse(null));
+        gating.whyNotSigning(stand, account.id()).orElse(null), Gating.missing(stand), store.newest(list).map(ReleaseController::line).orElse(null), store.isInUse(list, stand.state()));
   }
 
   private static GateMatter matter(Gating.Stand stand, Gate.Settled settled) {

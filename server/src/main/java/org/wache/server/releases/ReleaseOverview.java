@@ -16,9 +16,11 @@ public class ReleaseOverview {
   private final ReleaseStore store;
   private final ReleaseWatch watch;
   private final Gating gating;
+  private final Releases releases;
   private final ListTaking lists;
 
-  ReleaseOverview(ReleaseStore store, ReleaseWatch watch, Gating gating, ListTaking lists) {
+  ReleaseOverview(ReleaseStore store, ReleaseWatch watch, Gating gating, Releases releases, ListTaking lists) {
+    this.releases = releases;
     this.store = store;
     this.watch = watch;
     this.gating = gating;
@@ -40,8 +42,11 @@ public class ReleaseOverview {
    */
   public record Waiting(long list, String name, int released, List<String> missing, boolean onlySignature, String lastChange) {}
 
-  /** Radios that have something other than the release in use of their list. */
-  public record Behind(long listId, String list, boolean recalled, List<String> radios) {}
+  /** Radios that have something other than the release in use of their list, or nothing although a release is for their model. */
+  public record Behind(long listId, String list, State state, List<String> radios) {}
+
+  /** What is in radios that are behind. */
+  public enum State { RECALLED, OLDER, NOTHING }
 
   /** How it stands for a group that the account may see. */
   public Overview of(long account, long club) {
@@ -76,14 +81,18 @@ public class ReleaseOverview {
 
   private List<Behind> behind(long club, List<ReleaseStore.Head> standing) {
     Map<List<Object>, List<String>> radios = new LinkedHashMap<>();
+    Map<String, ReleaseStore.Head> forModel = new LinkedHashMap<>();
+    standing.forEach(head -> releases.file(head.id()).models().forEach(model -> forModel.putIfAbsent(model.radio().model().name(), head)));
     for (ReleaseStore.Loaded load : store.loads(club)) {
-      if (load.release() == null || standing.stream().anyMatch(head -> head.id() == load.release())) {
-        continue;
+      if (load.release() != null && standing.stream().noneMatch(head -> head.id() == load.release())) {
+        boolean recalled = store.one(load.release()).map(ReleaseStore.Head::isRecalled).orElse(false);
+        radios.computeIfAbsent(List.of(load.list(), load.listName(), recalled ? State.RECALLED : State.OLDER), any -> new ArrayList<>()).add(load.label());
+      } else if (load.at() == null && forModel.containsKey(load.model())) {
+        ReleaseStore.Head head = forModel.get(load.model());
+        radios.computeIfAbsent(List.of(head.list(), head.name(), State.NOTHING), any -> new ArrayList<>()).add(load.label());
       }
-      boolean recalled = store.one(load.release()).map(ReleaseStore.Head::isRecalled).orElse(false);
-      radios.computeIfAbsent(List.of(load.list(), load.listName(), recalled), any -> new ArrayList<>()).add(load.label());
     }
-    return radios.entrySet().stream().map(each -> new Behind((Long) each.getKey().get(0), (String) each.getKey().get(1), (Boolean) each.getKey().get(2),
+    return radios.entrySet().stream().map(each -> new Behind((Long) each.getKey().get(0), (String) each.getKey().get(1), (State) each.getKey().get(2),
         each.getValue())).toList();
   }
 }

@@ -56,6 +56,13 @@ class ReleaseStore {
             """).param("club", club).query(Head.class).list();
   }
 
+  /** Whether what is in use of a list is this very state. */
+  boolean isInUse(long list, String state) {
+    return jdbc.sql("""
+            select coalesce((select state = :state and recalled_at is null from release where list_id = :list order by number desc limit 1), false)
+            """).param("state", state).param("list", list).query(Boolean.class).single();
+  }
+
   /** The file of a release. */
   String body(long release) {
     return jdbc.sql("select body from release where id = :id").param("id", release).query(String.class).single();
@@ -65,13 +72,13 @@ class ReleaseStore {
     return jdbc.sql("select coalesce(max(number), 0) + 1 from release where list_id = :list").param("list", list).query(Integer.class).single();
   }
 
-  long add(Freezing.Frozen frozen, int number, String body, String sha256, long account, OffsetDateTime at, long signedBy) {
+  long add(Freezing.Frozen frozen, int number, String body, String sha256, String state, long account, OffsetDateTime at, long signedBy) {
     long id = jdbc.sql("""
-            insert into release (club_id, list_id, number, list_version, name, body, sha256, released_by, released_at, signed_by)
-            values (:club, :list, :number, :version, :name, :body, :sha256, :account, :at, :signed) returning id
+            insert into release (club_id, list_id, number, list_version, name, body, sha256, state, released_by, released_at, signed_by)
+            values (:club, :list, :number, :version, :name, :body, :sha256, :state, :account, :at, :signed) returning id
             """)
         .param("club", frozen.club()).param("list", frozen.list()).param("number", number).param("version", frozen.version()).param("name", frozen.name())
-        .param("body", body).param("sha256", sha256).param("account", account).param("at", at).param("signed", signedBy).query(Long.class).single();
+        .param("body", body).param("sha256", sha256).param("state", state).param("account", account).param("at", at).param("signed", signedBy).query(Long.class).single();
     frozen.parts().forEach(part -> jdbc.sql("""
             insert into release_carrier (release_id, variant, party_id, name) select :release, :variant, given.party, given.name
             from unnest(:parties, :names) as given(party, name)

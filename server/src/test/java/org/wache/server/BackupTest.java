@@ -1,0 +1,112 @@
+package org.wache.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.util.Map;
+import java.util.TreeMap;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.springframework.context.ConfigurableApplicationContext;
+import org.wache.exchange.ReleaseCheck;
+import org.wache.exchange.ReleaseFile;
+
+/** ./wache backup and restore, there and back. */
+class BackupTest {
+
+  private static final Path LAUNCHER = Path.of("..", "wache").toAbsolutePath().normalize();
+
+  private record Ended(int status, String said) {}
+
+  private static Ended wache(String database, String... arguments) throws IOException, InterruptedException {
+    ProcessBuilder builder = new ProcessBuilder();
+    builder.command().add(LAUNCHER.toString());
+    builder.command().addAll(java.util.List.of(arguments));
+    builder.environment().put("WACHE_DB_URL", database);
+    builder.environment().put("WACHE_DB_USER", "wache");
+    Process process = builder.redirectErrorStream(true).start();
+    String said = new String(process.getInputStream().readAllBytes(), java.nio.charset.StandardCharsets.UTF_8);
+    return new Ended(process.waitFor(), said);
+  }
+
+  /** Every table with the sum over its rows; who is signed in, and what the bench does just now, aside. */
+  private static Map<String, String> everything(String database) throws SQLException {
+    Map<String, String> tables = new TreeMap<>();
+    try (Connection connection = DriverManager.getConnection(database, "wache", "");
+        ResultSet names = connection.createStatement().executeQuery("select tablename from pg_tables where schemaname = 'public'")) {
+      while (names.next()) {
+        String name = names.getString(1);
+        try (ResultSet sum = connection.createStatement().executeQuery("select count(*), md5(coalesce(string_agg(t::text, '|' order by t::text), '')) from \"" + name + "\" t")) {
+          sum.next();
+          tables.put(name, sum.getLong(1) + " rows, " + sum.getString(2));
+        }
+      }
+    }
+    return tables;
+  }
+
+  @Test
+  void whatIsBackedUpComesBackAsItWasAlsoIntoAnEmptyDatabase(@TempDir Path place) throws Exception {
+    String database = TestDatabase.newDatabase();
+    String file = place.resolve("wache.backup").toString();
+    Ended running;
+    try (ConfigurableApplicationContext server = RunningServer.start(database, true)) {
+      Browserless who = Browserless.signedIn(RunningServer.addressOf(server), "coordinator");
+      new Fleets(who).ended(1);
+      who.take("Before the backup", "number,rx_mhz\n1,162.550\n");
+      running = wache(database, "backup", file);
+      assertThat(running.status()).as(running.said()).isZero();
+      Ended refused = wache(database, "restore", file);
+      assertThat(refused.status()).isEqualTo(2);
+      assertThat(refused.said()).contains("a server is running on this database; stop it first");
+    }
+    Map<String, String> before = everything(database);
+    assertThat(wache(database, "backup", file).status()).isZero();
+    try (ConfigurableApplicationContext server = RunningServer.start(database, true)) {
+      Browserless who = Browserless.signedIn(RunningServer.addressOf(server), "coordinator");
+      who.take("After the backup", "number,rx_mhz\n1,162.550\n");
+    }
+    assertThat(everything(database)).isNotEqualTo(before);
+    Ended restored = wache(database, "restore", file);
+    assertThat(restored.status()).as(restored.said()).isZero();
+    assertThat(everything(database)).isEqualTo(before);
+
+    String empty = TestDatabase.newDatabase();
+    assertThat(wache(empty, "restore", file).status()).isZero();
+    assertThat(everything(empty)).isEqualTo(before);
+    try (ConfigurableApplicationContext server = RunningServer.start(empty, true)) {
+      Browserless who = Browserless.signedIn(RunningServer.addressOf(server), "coordinator");
+      assertThat(who.get("/api/groups/" + who.group() + "/lists").body()).contains("Before the backup").doesNotContain("After the backup");
+      ReleaseFile release = ReleaseFile.read(who.get("/api/releases/1/release.json").body().getBytes(java.nio.charset.StandardCharsets.UTF_8));
+      assertThat(ReleaseCheck.of(release).good()).isTrue();
+      assertThat(who.take("New after all", "number,rx_mhz\n1,162.550\n")).isPositive();
+    }
+  }
+
+  @Test
+  void aFileThatIsNoBackupOrADamagedOneChangesNothing(@TempDir Path place) throws Exception {
+    String database = TestDatabase.newDatabase();
+    try (ConfigurableApplicationContext server = RunningServer.start(database, true)) {
+      new Fleets(Browserless.signedIn(RunningServer.addressOf(server), "coordinator")).ended(1);
+    }
+    Map<String, String> before = everything(database);
+    Path file = place.resolve("wache.backup");
+    assertThat(wache(database, "backup", file.toString()).status()).isZero();
+    byte[] bytes = Files.readAllBytes(file);
+    Path damaged = place.resolve("damaged.backup");
+    Files.write(damaged, java.util.Arrays.copyOf(bytes, bytes.length * 2 / 3));
+    Path other = Files.writeString(place.resolve("other"), "not a backup");
+    for (Path bad : java.util.List.of(damaged, other)) {
+      Ended ended = wache(database, "restore", bad.toString());
+      assertThat(ended.status()).as(ended.said()).isEqualTo(2);
+      assertThat(ended.said()).contains("nothing was changed");
+      assertThat(everything(database)).isEqualTo(before);
+    }
+  }
+}
