@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { useGroup } from '../accounts/group';
+import { useMay } from '../accounts/rights';
 import { api, data } from '../api/client';
 import { Button } from '../ui/Button';
 import { moment } from '../ui/dates';
@@ -19,6 +20,7 @@ const IDLE_MS = 15_000;
 export function BenchPage() {
   const { group } = useGroup();
   const go = useNavigate();
+  const may = useMay('bench');
   const run = useParams().run;
   const [params] = useSearchParams();
   const runs = useQuery({
@@ -45,13 +47,15 @@ export function BenchPage() {
           licence come first.
         </p>
         <GroupSelect />
-        <Button
-          kind={beginning ? 'plain' : 'strong'}
-          onClick={() => void go('/bench?new')}
-          disabled={beginning}
-        >
-          Put a list into radios
-        </Button>
+        {may && (
+          <Button
+            kind={beginning ? 'plain' : 'strong'}
+            onClick={() => void go('/bench?new')}
+            disabled={beginning}
+          >
+            Put a release into radios
+          </Button>
+        )}
       </section>
       {runs.error && (
         <div className="p-4">

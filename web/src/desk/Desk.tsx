@@ -244,12 +244,7 @@ export function Desk({ desk, ruler, holder, work }: Props) {
         onDay={(on) => setParam({ on, entry: undefined })}
         onKeys={() => setKeys(true)}
       >
-        <Presence
-          desk={desk}
-          entry={params.get('entry') ? wanted : undefined}
-          typing={draftOf !== undefined}
-          onChanged={takeTheirs}
-        />
+        <Presence desk={desk} entry={selected?.id} typing={draftOf !== undefined} onChanged={takeTheirs} />
       </DeskHeader>
 
       <section

@@ -144,7 +144,7 @@ function Line({ line }: { line: Schemas['LogLine'] }) {
           {time}
         </time>
         <span className="w-36 shrink-0 truncate">{line.who}</span>
-        <span className="min-w-0 grow">
+        <span className="min-w-0 grow wrap-anywhere">
           {to ? (
             <Link to={to} className="hover:text-accent font-semibold">
               {line.subject}

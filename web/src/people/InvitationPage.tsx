@@ -97,7 +97,7 @@ export function InvitationPage() {
           </Button>
           <p className="text-second text-soft">
             If you have an account already,{' '}
-            <a href="/" className="text-accent underline-offset-2 hover:underline">
+            <a href="/" className="text-accent underline underline-offset-2">
               sign in
             </a>{' '}
             and open the link again.

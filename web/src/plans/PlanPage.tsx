@@ -1,6 +1,7 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useDeferredValue, useState } from 'react';
 import { useGroup } from '../accounts/group';
+import { useMay } from '../accounts/rights';
 import { api, data, type Schemas } from '../api/client';
 import { Button } from '../ui/Button';
 import { moment } from '../ui/dates';
@@ -56,6 +57,7 @@ function Editor({ group, overlay }: { group: number; overlay: Schemas['Overlay']
   const [rows, setRows] = useState<Row[]>(overlay.rows);
   const [focused, setFocused] = useState(0);
   const [note, setNote] = useState('');
+  const may = useMay('coordinate');
   const changed = JSON.stringify(begun(rows)) !== JSON.stringify(overlay.rows);
   const tried = useDeferredValue(begun(rows));
   const effect = useQuery({
@@ -124,7 +126,7 @@ function Editor({ group, overlay }: { group: number; overlay: Schemas['Overlay']
             />
           ))}
         </ol>
-        <div>
+        <div hidden={!may}>
           <Button
             onClick={() => {
               setRows([...rows, NEW]);
@@ -145,8 +147,10 @@ function Editor({ group, overlay }: { group: number; overlay: Schemas['Overlay']
             <p className="text-soft">Nothing is changed yet.</p>
           )}
         </section>
+        {!may && <p className="text-soft">Coordinators of the group put a plan in force.</p>}
         <form
-          className="flex flex-col gap-2"
+          hidden={!may}
+          className={`flex-col gap-2 ${may ? 'flex' : ''}`}
           onSubmit={(event) => {
             event.preventDefault();
             save.mutate();
@@ -184,7 +188,11 @@ function Editor({ group, overlay }: { group: number; overlay: Schemas['Overlay']
                     </span>
                   </span>
                   {version.version !== overlay.version && (
-                    <Button className="text-second" onClick={() => bringBack.mutate(version.version)}>
+                    <Button
+                      hidden={!may}
+                      className="text-second"
+                      onClick={() => bringBack.mutate(version.version)}
+                    >
                       Bring back
                     </Button>
                   )}

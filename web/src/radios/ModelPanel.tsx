@@ -1,6 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { useMay } from '../accounts/rights';
 import { api, data, type Schemas } from '../api/client';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
@@ -16,6 +17,7 @@ interface Props {
 /** A model: what it can do in words, and the form to change it. */
 export function ModelPanel({ group, model, onDone }: Props) {
   const queries = useQueryClient();
+  const may = useMay('bench');
   const [editing, setEditing] = useState(!model);
   const [start, setStart] = useState<ModelBody>((model?.body as ModelBody | undefined) ?? EMPTY_MODEL);
   const refresh = () => queries.invalidateQueries({ queryKey: ['radios'] });
@@ -73,7 +75,7 @@ export function ModelPanel({ group, model, onDone }: Props) {
     <div className="flex flex-col gap-4 p-5">
       <div className="flex flex-wrap items-center gap-2">
         <h2 className="text-title grow font-semibold">{model!.name}</h2>
-        <Button onClick={() => setEditing(true)}>Change it</Button>
+        {may && <Button onClick={() => setEditing(true)}>Change it</Button>}
         <a
           className="text-accent underline-offset-2 hover:underline"
           download={`${model!.name}.json`}

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { useGroup } from '../accounts/group';
+import { useMay } from '../accounts/rights';
 import { useRadios } from './useRadios';
 import { Button } from '../ui/Button';
 import { INPUT } from '../ui/Field';
@@ -18,6 +19,7 @@ export function RadiosPage() {
   const { group } = useGroup();
   const [params, setParams] = useSearchParams();
   const [find, setFind] = useState('');
+  const may = useMay('bench');
   const models = params.get('show') === 'models';
   const chosen = params.get(models ? 'model' : 'unit');
   const radios = useRadios(group?.id);
@@ -65,7 +67,7 @@ export function RadiosPage() {
         />
         <span className="grow" />
         <GroupSelect />
-        <Button onClick={() => choose('new')}>{models ? 'New model' : 'New radio'}</Button>
+        {may && <Button onClick={() => choose('new')}>{models ? 'New model' : 'New radio'}</Button>}
       </section>
       {radios.error && (
         <div className="p-4">

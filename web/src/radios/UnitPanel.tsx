@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import { useMay } from '../accounts/rights';
 import { api, data, type Schemas } from '../api/client';
 import { Button } from '../ui/Button';
 import { moment } from '../ui/dates';
@@ -22,6 +23,7 @@ interface Props {
 /** Everything about one radio. */
 export function UnitPanel({ group, unit, radios, onDone }: Props) {
   const queries = useQueryClient();
+  const may = useMay('bench');
   const [editing, setEditing] = useState(false);
   const history = useQuery({
     queryKey: ['radios', 'unit', unit.id],
@@ -62,7 +64,7 @@ export function UnitPanel({ group, unit, radios, onDone }: Props) {
       <div className="flex flex-col gap-1">
         <div className="flex items-center gap-2">
           <h2 className="text-title grow font-semibold">{unit.label}</h2>
-          <Button onClick={() => setEditing(true)}>Change it</Button>
+          {may && <Button onClick={() => setEditing(true)}>Change it</Button>}
         </div>
         <p className="text-second text-soft">
           {unit.modelName} <span className="font-mono">{unit.serial}</span>

@@ -14,7 +14,7 @@ import { Station } from './Station';
 type Gate = Schemas['GateView'];
 type Matter = Schemas['GateMatter'];
 
-const LINK = 'text-accent whitespace-nowrap underline-offset-2 hover:underline';
+const LINK = 'text-accent whitespace-nowrap underline underline-offset-2';
 
 /** What a list needs before it goes out, in the order in which it is done, and the release. */
 export function GatePage() {

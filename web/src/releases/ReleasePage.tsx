@@ -36,7 +36,7 @@ function Shown({ view }: { view: Schemas['ReleaseView'] }) {
     <main className="mx-auto flex w-full max-w-6xl flex-col gap-5 px-5 pt-4 pb-8">
       <div>
         <p className="text-second">
-          <Link to="/releases" className="text-accent underline-offset-2 hover:underline">
+          <Link to="/releases" className="text-accent underline underline-offset-2">
             Releases
           </Link>
         </p>
@@ -93,10 +93,7 @@ function Shown({ view }: { view: Schemas['ReleaseView'] }) {
               <p className="text-soft">
                 In none.{' '}
                 {view.current && (
-                  <Link
-                    to={`/bench?list=${line.list}`}
-                    className="text-accent underline-offset-2 hover:underline"
-                  >
+                  <Link to={`/bench?list=${line.list}`} className="text-accent underline underline-offset-2">
                     Put it into radios
                   </Link>
                 )}

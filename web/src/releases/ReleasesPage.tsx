@@ -67,7 +67,7 @@ function OfList({
       <div className="border-line flex flex-wrap items-baseline gap-x-4 border-b px-4 py-2">
         <h2 className="font-semibold">{newest.line.name}</h2>
         <span className="grow" />
-        <Link to={`/lists/${list}/release`} className="text-accent underline-offset-2 hover:underline">
+        <Link to={`/lists/${list}/release`} className="text-accent underline underline-offset-2">
           To the gate
         </Link>
       </div>
@@ -146,7 +146,7 @@ function NotCurrent({ radios }: { radios: Schemas['LoadedRadio'][] }) {
         </p>
       )}
       <p>
-        <Link to="/bench" className="text-accent underline-offset-2 hover:underline">
+        <Link to="/bench" className="text-accent underline underline-offset-2">
           Load them on the bench
         </Link>
       </p>

@@ -1,5 +1,6 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
+import { useMay } from '../accounts/rights';
 import { api, data, type Schemas } from '../api/client';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
@@ -57,6 +58,7 @@ export function PartyEditor({ group, roster, party, start, onDone, onBack }: Pro
     if (name.trim() && !draft.teams.includes(name.trim())) set({ teams: [...draft.teams, name.trim()] });
     setTeam('');
   };
+  const may = useMay('coordinate', group);
   const problem = save.error ?? remove.error;
   return (
     <form
@@ -67,108 +69,144 @@ export function PartyEditor({ group, roster, party, start, onDone, onBack }: Pro
         if (changed) save.mutate();
       }}
     >
-      <div className="flex flex-wrap items-center gap-3">
-        <Button kind="quiet" className="md:hidden" onClick={onBack}>
-          ← Everyone
-        </Button>
-        <h2 className="text-title grow font-semibold">{party ? party.name : 'Somebody new'}</h2>
-        <Button disabled={!changed} onClick={() => setDraft(draftOf(start))}>
-          Take back
-        </Button>
-        <Button kind="strong" type="submit" disabled={!changed || save.isPending || draft.name.trim() === ''}>
-          Save
-        </Button>
-      </div>
-      {problem && <Notice message={problem.message} />}
-      <div className="grid grid-cols-[8rem_1fr] gap-3 max-sm:grid-cols-1">
-        <Choice label="What it is" value={draft.kind} options={KINDS} onChange={(kind) => set({ kind })} />
-        <Field label="Name" value={draft.name} onChange={(name) => set({ name })} required maxLength={120} />
-      </div>
-      <div className="flex flex-col gap-1">
-        <span className="text-soft text-[12px] leading-tight">Teams</span>
-        <div className="flex flex-wrap items-center gap-1.5">
-          {draft.teams.map((name) => (
-            <button
-              key={name}
-              type="button"
-              title={`Take out of ${name}`}
-              onClick={() => set({ teams: draft.teams.filter((each) => each !== name) })}
-              className="border-edge bg-sheet hover:border-hold hover:text-hold rounded-full border px-2.5 py-0.5"
-            >
-              {name} <span aria-hidden="true">×</span>
-            </button>
-          ))}
-          <input
-            className={`${INPUT} w-44`}
-            aria-label="Add to a team"
-            placeholder="Add to a team"
-            list="teams"
-            value={team}
-            onChange={(event) => {
-              const typed = event.target.value;
-              if (roster.teams.some((each) => each.name === typed)) addTeam(typed);
-              else setTeam(typed);
-            }}
-            onBlur={() => addTeam(team)}
-            onKeyDown={(event) => {
-              if (event.key === 'Enter') {
-                event.preventDefault();
-                addTeam(team);
-              }
-            }}
-          />
-          <datalist id="teams">
-            {roster.teams.map((each) => (
-              <option key={each.name} value={each.name} />
-            ))}
-          </datalist>
-        </div>
-      </div>
-      {draft.licences.map((licence, index) => (
-        <LicenceFields
-          key={index}
-          licence={licence}
-          services={roster.services}
-          today={roster.today}
-          notes={party && !changed ? (party.notes[index] ?? []) : []}
-          onChange={(next) => setLicence(index, next)}
-          onRemove={() => set({ licences: draft.licences.filter((_, i) => i !== index) })}
-        />
-      ))}
-      <div className="flex flex-wrap items-center gap-2">
-        <span className="text-soft">{draft.licences.length === 0 ? 'No licence.' : ''} Add a licence:</span>
-        {roster.services.map((service) => (
-          <Button
-            key={service.id}
-            onClick={() => set({ licences: [...draft.licences, newLicence(service)] })}
-          >
-            {service.title}
+      <Button kind="quiet" className="self-start md:hidden" onClick={onBack}>
+        ← Everyone
+      </Button>
+      {!may && <p className="text-soft">You see the roster. Coordinators of the group change it.</p>}
+      <fieldset disabled={!may} className="contents">
+        <div className="flex flex-wrap items-center gap-3">
+          <h2 className="text-title grow font-semibold">{party ? party.name : 'Somebody new'}</h2>
+          <Button disabled={!changed} onClick={() => setDraft(draftOf(start))}>
+            Take back
           </Button>
-        ))}
-      </div>
-      <Labelled label="Note">
-        <textarea
-          className={`${INPUT} w-full`}
-          rows={2}
-          value={draft.note}
-          maxLength={2000}
-          onChange={(event) => set({ note: event.target.value })}
-        />
-      </Labelled>
-      {party && party.licences.length > 0 && !changed && (
-        <Register party={party} onTake={(licences) => set({ licences })} />
-      )}
-      {party && (
-        <div>
-          <button
-            type="button"
-            className="text-second text-soft hover:text-hold underline-offset-2 hover:underline"
-            onClick={() => remove.mutate()}
+          <Button
+            kind="strong"
+            type="submit"
+            disabled={!changed || save.isPending || draft.name.trim() === ''}
           >
-            Take {party.name} out of the roster
-          </button>
+            Save
+          </Button>
         </div>
-      )}
+        {problem && <Notice message={problem.message} />}
+        <div className="grid grid-cols-[8rem_1fr] gap-3 max-sm:grid-cols-1">
+          <Choice label="What it is" value={draft.kind} options={KINDS} onChange={(kind) => set({ kind })} />
+          <Field
+            label="Name"
+            value={draft.name}
+            onChange={(name) => set({ name })}
+            required
+            maxLength={120}
+          />
+        </div>
+        <div className="flex flex-col gap-1">
+          <span className="text-soft text-[12px] leading-tight">Teams</span>
+          <div className="flex flex-wrap items-center gap-1.5">
+            {draft.teams.map((name) => (
+              <button
+                key={name}
+                type="button"
+                title={`Take out of ${name}`}
+                onClick={() => set({ teams: draft.teams.filter((each) => each !== name) })}
+                className="border-edge bg-sheet hover:border-hold hover:text-hold rounded-full border px-2.5 py-0.5"
+              >
+                {name} <span aria-hidden="true">×</span>
+              </button>
+            ))}
+            <input
+              className={`${INPUT} w-44`}
+              aria-label="Add to a team"
+              placeholder="Add to a team"
+              list="teams"
+              value={team}
+              onChange={(event) => {
+                const typed = event.target.value;
+                if (roster.teams.some((each) => each.name === typed)) addTeam(typed);
+                else setTeam(typed);
+              }}
+              onBlur={() => addTeam(team)}
+              onKeyDown={(event) => {
+                if (event.key === 'Enter') {
+                  event.preventDefault();
+                  addTeam(team);
+                }
+              }}
+            />
+            <datalist id="teams">
+              {roster.teams.map((each) => (
+                <option key={each.name} value={each.name} />
+              ))}
+            </datalist>
+          </div>
+        </div>
+        {draft.licences.map((licence, index) => (
+          <LicenceFields
+            key={index}
+            licence={licence}
+            services={roster.services}
+            today={roster.today}
+            notes={party && !changed ? (party.notes[index] ?? []) : []}
+            onChange={(next) => setLicence(index, next)}
+            onRemove={() => set({ licences: draft.licences.filter((_, i) => i !== index) })}
+          />
+        ))}
+        <div className="flex flex-wrap items-center gap-2">
+          <span className="text-soft">{draft.licences.length === 0 ? 'No licence.' : ''} Add a licence:</span>
+          {roster.services.map((service) => (
+            <Button
+              key={service.id}
+              onClick={() => set({ licences: [...draft.licences, newLicence(service)] })}
+            >
+              {service.title}
+            </Button>
+          ))}
+        </div>
+        <Labelled label="Note">
+          <textarea
+            className={`${INPUT} w-full`}
+            rows={2}
+            value={draft.note}
+            maxLength={2000}
+            onChange={(event) => set({ note: event.target.value })}
+          />
+        </Labelled>
+        {party && party.licences.length > 0 && !changed && (
+          <Register party={party} onTake={(licences) => set({ licences })} />
+        )}
+        {party && (
+          <div className="flex flex-wrap gap-x-6">
+            <EndCardAddress party={party.id} name={party.name} />
+            <button
+              type="button"
+              className="text-second text-soft hover:text-hold underline-offset-2 hover:underline"
+              onClick={() => remove.mutate()}
+            >
+              Take {party.name} out of the roster
+            </button>
+          </div>
+        )}
+      </fieldset>
     </form>
+  );
+}
+
+/** Ends the address that is printed on somebody's card: for a card that was lost. */
+function EndCardAddress({ party, name }: { party: number; name: string }) {
+  const end = useMutation({
+    mutationFn: () => data(api.DELETE('/api/parties/{party}/card-link', { params: { path: { party } } })),
+  });
+  if (end.isSuccess)
+    return (
+      <p role="status" className="text-second">
+        The code on the card of {name} opens nothing any longer. The next print has another.
+      </p>
+    );
+  return (
+    <button
+      type="button"
+      className="text-second text-soft hover:text-hold underline-offset-2 hover:underline"
+      onClick={() => end.mutate()}
+    >
+      {end.error ? end.error.message : 'The card was lost: end its code'}
+    </button>
   );
 }

@@ -2,12 +2,14 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { useGroup } from '../accounts/group';
+import { useMay } from '../accounts/rights';
 import { api, data, type Schemas } from '../api/client';
 import { Button } from '../ui/Button';
 import { INPUT } from '../ui/Field';
 import { GroupSelect } from '../ui/GroupSelect';
 import { Notice } from '../ui/Notice';
 import { PageHeader } from '../ui/PageHeader';
+import { CalendarAddress } from './CalendarAddress';
 import { PartyEditor } from './PartyEditor';
 import { PartyList } from './PartyList';
 import { EMPTY } from './drafts';
@@ -17,6 +19,7 @@ export function RosterPage() {
   const { group } = useGroup();
   const queries = useQueryClient();
   const [params, setParams] = useSearchParams();
+  const may = useMay('coordinate');
   const [find, setFind] = useState('');
   const roster = useQuery({
     queryKey: ['roster', group?.id],
@@ -54,9 +57,12 @@ export function RosterPage() {
           value={find}
           onChange={(event) => setFind(event.target.value)}
         />
-        <Button kind="strong" onClick={() => choose('new')}>
-          Take somebody in
-        </Button>
+        {group && <CalendarAddress key={group.id} group={group.id} />}
+        {may && (
+          <Button kind="strong" onClick={() => choose('new')}>
+            Take somebody in
+          </Button>
+        )}
       </section>
       {roster.error && (
         <div className="p-4">

@@ -33,28 +33,31 @@ class BodyLimit extends OncePerRequestFilter {
       refuse(response, most);
       return;
     }
-    Counted counted = new Counted(request, most);
-    try {
-      chain.doFilter(counted, response);
-    } finally {
-      if (counted.over && !response.isCommitted()) {
-        response.reset();
-        refuse(response, most);
-      }
+    chain.doFilter(new Counted(request, most), response);
+  }
+
+  /** A body that turned out longer than it may be. */
+  static final class TooLarge extends IOException {
+    private static final long serialVersionUID = 1;
+
+    private TooLarge(long most) {
+      super(words(most));
     }
+  }
+
+  private static String words(long most) {
+    return "A request has up to " + most / 1024 / 1024 + " MB; this one is larger. Nothing was saved: send it in parts.";
   }
 
   private static void refuse(HttpServletResponse response, long most) throws IOException {
     response.setStatus(HttpStatus.CONTENT_TOO_LARGE.value());
     response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-    response.getOutputStream().write(("{\"title\":\"Too large\",\"status\":413,\"detail\":\"A request has up to " + most / 1024 / 1024
-        + " MB; this one is larger. Nothing was saved: send it in parts.\"}").getBytes(StandardCharsets.UTF_8));
+    response.getOutputStream().write(("{\"title\":\"Too large\",\"status\":413,\"detail\":\"" + words(most) + "\"}").getBytes(StandardCharsets.UTF_8));
   }
 
   /** A request whose body ends with a fault when it is longer than it may be. */
   private static final class Counted extends HttpServletRequestWrapper {
     private final long most;
-    private boolean over;
 
     Counted(HttpServletRequest request, long most) {
       super(request);
@@ -70,8 +73,7 @@ class BodyLimit extends OncePerRequestFilter {
         private int counted(int count) throws IOException {
           read += Math.max(0, count);
           if (read > most) {
-            over = true;
-            throw new IOException("The body is longer than " + most + " bytes");
+            throw new TooLarge(most);
           }
           return count;
         }

@@ -5,9 +5,14 @@ import java.util.Set;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataAccessException;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.HttpStatusCode;
 import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
+import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 import org.wache.exchange.FileProblem;
@@ -65,6 +70,18 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
     LOG.error("A request failed", problem);
     return detail(HttpStatus.SERVICE_UNAVAILABLE, "The server could not do this now",
         "Nothing was changed. Try again; if it stays, tell the administrator the time it happened.");
+  }
+
+  /** A body that cannot be read, because it is too long or makes no sense. */
+  @Override
+  protected ResponseEntity<Object> handleHttpMessageNotReadable(HttpMessageNotReadableException problem, HttpHeaders headers, HttpStatusCode status,
+      WebRequest request) {
+    for (Throwable cause = problem; cause != null; cause = cause.getCause()) {
+      if (cause instanceof BodyLimit.TooLarge) {
+        return handleExceptionInternal(problem, detail(HttpStatus.CONTENT_TOO_LARGE, "Too large", cause.getMessage()), headers, HttpStatus.CONTENT_TOO_LARGE, request);
+      }
+    }
+    return super.handleHttpMessageNotReadable(problem, headers, status, request);
   }
 
   private static ProblemDetail detail(HttpStatus status, String title, String text) {
