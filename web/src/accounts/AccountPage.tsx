@@ -53,7 +53,7 @@ function OpenSessions({ sessions }: { sessions: Schemas['OwnSession'][] }) {
       </div>
       <ul className="border-line bg-sheet divide-line divide-y rounded border">
         {sessions.map((each) => (
-          <li key={each.key} className="flex flex-wrap items-baseline gap-x-4 px-4 py-1.5">
+          <li key={each.key} className="flex items-baseline gap-x-4 px-4 py-1.5">
             <span className="min-w-0 grow">
               {each.current ? (
                 <span className="font-semibold">Here</span>

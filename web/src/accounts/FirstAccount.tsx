@@ -5,13 +5,13 @@ import { api, data } from '../api/client';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
 import { Wordmark } from '../ui/Wordmark';
+import { AccountFields } from './AccountFields';
 import { TextField } from './TextField';
 
 /** The very first account, made through the link that the server printed. */
 export function FirstAccount() {
   const [form, setForm] = useState({ login: '', name: '', password: '', group: '' });
   const go = useNavigate();
-  const set = (key: keyof typeof form) => (text: string) => setForm({ ...form, [key]: text });
   const make = useMutation({
     mutationFn: () =>
       data(api.POST('/api/first-account', { body: { ...form, token: window.location.hash.slice(1) } })),
@@ -31,22 +31,13 @@ export function FirstAccount() {
           make.mutate();
         }}
       >
-        <TextField label="Group" value={form.group} onChange={set('group')} autoFocus />
-        <TextField label="Your name" value={form.name} onChange={set('name')} autoComplete="name" />
         <TextField
-          label="Name to sign in with"
-          value={form.login}
-          onChange={set('login')}
-          autoComplete="username"
+          label="Group"
+          value={form.group}
+          onChange={(group) => setForm({ ...form, group })}
+          autoFocus
         />
-        <TextField
-          label="Password, at least 10 characters"
-          value={form.password}
-          onChange={set('password')}
-          type="password"
-          minLength={10}
-          autoComplete="new-password"
-        />
+        <AccountFields account={form} onChange={(account) => setForm({ ...form, ...account })} />
         {make.error && <Notice message={make.error.message} />}
         <Button kind="strong" type="submit" disabled={make.isPending} className="justify-center py-2">
           Make the account

@@ -57,7 +57,11 @@ export function PaperPage() {
           <div className="mx-auto flex max-w-5xl flex-col gap-4">
             <div>
               <h1 className="text-title font-semibold">
-                {paper.data.name}, version {paper.data.version}: by hand into {paper.data.modelName}
+                {paper.data.name},{' '}
+                {paper.data.release
+                  ? `release ${paper.data.release}`
+                  : `version ${paper.data.version}, not released`}
+                : by hand into {paper.data.modelName}
               </h1>
               <p className="text-second">
                 {paper.data.method} Read the radio and write down what is in it before you clear a memory.

@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import { AccountFields } from '../accounts/AccountFields';
 import { useSession } from '../accounts/session';
-import { TextField } from '../accounts/TextField';
 import { api, data } from '../api/client';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
@@ -13,7 +13,6 @@ export function InvitationPage() {
   const session = useSession();
   const queries = useQueryClient();
   const [form, setForm] = useState({ login: '', name: '', password: '' });
-  const set = (key: keyof typeof form) => (text: string) => setForm({ ...form, [key]: text });
   const look = useQuery({
     queryKey: ['invitation'],
     retry: false,
@@ -71,27 +70,7 @@ export function InvitationPage() {
             make.mutate();
           }}
         >
-          <TextField
-            label="Your name"
-            value={form.name}
-            onChange={set('name')}
-            autoComplete="name"
-            autoFocus
-          />
-          <TextField
-            label="Name to sign in with"
-            value={form.login}
-            onChange={set('login')}
-            autoComplete="username"
-          />
-          <TextField
-            label="Password, at least 10 characters"
-            value={form.password}
-            onChange={set('password')}
-            type="password"
-            minLength={10}
-            autoComplete="new-password"
-          />
+          <AccountFields account={form} onChange={setForm} autoFocus />
           <Button kind="strong" type="submit" disabled={make.isPending} className="justify-center py-2">
             Make the account
           </Button>

@@ -200,7 +200,7 @@ function Settle({
       </ul>
       <div className="flex flex-wrap items-end gap-2">
         <Field
-          label="Why it may stand: your name goes with it"
+          label={`Why it may ${open[0]?.kind === 'misfit' ? 'go without' : 'stand'}: your name goes with it`}
           className="min-w-72 grow"
           value={reason}
           maxLength={500}

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { api, data, type Change, type Desk, type Schemas } from '../api/client';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
+import { Whole } from './Whole';
 
 interface Props {
   desk: Desk;
@@ -90,6 +91,14 @@ export function Compare({ desk, other, otherVersion, versions = [], fixed, onBac
           </li>
         ))}
       </ul>
+      {other === undefined && otherVersion !== undefined && (
+        <details>
+          <summary className="text-accent cursor-pointer">Version {otherVersion} as a whole</summary>
+          <div className="pt-2">
+            <Whole list={desk.id} version={otherVersion} />
+          </div>
+        </details>
+      )}
     </section>
   );
 }

@@ -6,10 +6,20 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.LocalDate;
+import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.wache.audit.Audit;
+import org.wache.audit.Auditor;
+import org.wache.audit.register.Register;
+import org.wache.exchange.ContextFile;
+import org.wache.exchange.ListFiles;
+import org.wache.exchange.ReleaseContent;
+import org.wache.exchange.ReleaseWriter;
+import org.wache.rulebook.RulebookReader;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -179,5 +189,29 @@ class AuditCommandTest {
       assertThat(ran.error().strip().lines()).as(ran.error()).hasSize(1);
       assertThat(ran.out()).isEmpty();
     }
+  }
+
+  /** A release as a server writes it, of one entry that a Technician may key. */
+  private static String release() {
+    LocalDate day = LocalDate.of(2026, 11, 25);
+    String context = "{\"format\":\"wache-context/1\",\"rulebook\":\"us\",\"holders\":[{\"name\":\"T\",\"licences\":[{\"service\":\"amateur\",\"class\":\"technician\"}]}]}";
+    ContextFile read = ContextFile.read(context.getBytes(StandardCharsets.UTF_8));
+    Audit audit = new Auditor(Register.ALL, read.under(RulebookReader.shipped("us").on(day), day, read.holders()))
+        .audit(ListFiles.read("number,name,rx_mhz,tx_mhz,mode,power_w,timeout_s\n1,Levee,146.550,146.550,FM,5,180\n".getBytes(StandardCharsets.UTF_8), "Levee"));
+    return ReleaseWriter.of(new ReleaseContent("Tern Valley", "Levee", 1, 0, day, List.of(new ReleaseContent.PartContent("", context, audit)), List.of(), List.of()),
+        new ReleaseWriter.Stamp(1, OffsetDateTime.parse("2026-11-25T17:00:00Z"), "Ada", "Jonas")).text();
+  }
+
+  @Test
+  void aReleaseIsVerifiedFromItsFileAlone() throws Exception {
+    Ran good = audit("--verify", file("release.json", release()));
+    assertThat(good.status()).as(good.out()).isZero();
+    assertThat(good.out()).contains("Levee, release 1 of Tern Valley", "It is as it was released.");
+    Ran changed = audit("--verify", "--json", file("changed.json", release().replace("146.550", "146.565")));
+    assertThat(changed.status()).isEqualTo(1);
+    assertThat(changed.json().path("good").asBoolean()).isFalse();
+    Ran none = audit("--verify", file("list.csv", HEADER + "1,Levee,146.550,146.550,FM,,5,,,\n"));
+    assertThat(none.status()).isEqualTo(2);
+    assertThat(none.error()).contains("list.csv: line 1, column 1: not JSON");
   }
 }

@@ -1,9 +1,7 @@
 package org.wache.exchange;
 
 import java.io.IOException;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.util.HexFormat;
+import org.apache.commons.codec.digest.DigestUtils;
 import org.erdtman.jcs.JsonCanonicalizer;
 import tools.jackson.databind.JsonNode;
 
@@ -14,11 +12,7 @@ final class CanonicalSum {
 
   /** The sum in hexadecimal. */
   static String of(JsonNode content) {
-    try {
-      return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(form(JsonText.MAPPER.writeValueAsString(content))));
-    } catch (NoSuchAlgorithmException e) {
-      throw new IllegalStateException("Every Java has SHA-256", e);
-    }
+    return DigestUtils.sha256Hex(form(JsonText.MAPPER.writeValueAsString(content)));
   }
 
   /** The canonical form, as UTF-8. */

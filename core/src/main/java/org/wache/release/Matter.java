@@ -1,10 +1,7 @@
 package org.wache.release;
 
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.util.HexFormat;
 import java.util.List;
+import org.apache.commons.codec.digest.DigestUtils;
 import org.wache.audit.Finding;
 import org.wache.audit.Slug;
 import org.wache.channel.Channel;
@@ -51,10 +48,6 @@ public record Matter(Kind kind, int position, Channel channel, Slug rule, String
       text.append(channel.name()).append('\u001F');
     }
     text.append(finding.slug().text()).append('\u001F').append(model).append('\u001F').append(finding.message()).append('\u001F').append(finding.source());
-    try {
-      return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(text.toString().getBytes(StandardCharsets.UTF_8)));
-    } catch (NoSuchAlgorithmException e) {
-      throw new IllegalStateException("Every Java has SHA-256", e);
-    }
+    return DigestUtils.sha256Hex(text.toString());
   }
 }

@@ -168,6 +168,22 @@ class ReleasesTest {
   }
 
   @Test
+  void aRadioThatChangesCallsTheReleaseBack() {
+    String body = "{\"format\":\"wache-radio/1\",\"model\":\"Changing C1\"%s}";
+    long model = Browserless.json(who.post("/api/groups/" + who.group() + "/models", "{\"body\":" + body.formatted("") + "}")).path("id").asLong();
+    long list = fleets.list("For a radio that changes", CLEAN);
+    long release = fleets.release(list, "Changing C1");
+    assertThat(Browserless.json(who.get("/api/releases/" + release)).path("against")).isEmpty();
+    String narrower = body.formatted(",\"transmit\":[[\"420\",\"450\"]],\"receive\":[[\"100\",\"500\"]]");
+    assertThat(who.put("/api/models/" + model, "{\"version\":1,\"body\":" + narrower + "}").statusCode()).isEqualTo(204);
+    JsonNode against = Browserless.json(who.get("/api/releases/" + release)).path("against");
+    assertThat(against).hasSize(2).allSatisfy(each -> {
+      assertThat(each.path("recall").asBoolean()).isTrue();
+      assertThat(each.path("model").asString()).isEqualTo("Changing C1");
+    });
+  }
+
+  @Test
   void aReleaseStaysAsItWasAndIsVerifiedFromItsFile() {
     long list = list("Frozen", CLEAN);
     long release = fleets.release(list, PLAIN);

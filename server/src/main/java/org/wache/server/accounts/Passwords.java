@@ -1,11 +1,9 @@
 package org.wache.server.accounts;
 
 import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.security.SecureRandom;
 import java.util.Base64;
-import java.util.HexFormat;
+import org.apache.commons.codec.digest.DigestUtils;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
 import org.wache.server.problems.Refused;
@@ -58,10 +56,6 @@ class Passwords {
 
   /** What is kept of a token. */
   static String hashOf(String token) {
-    try {
-      return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(token.getBytes(StandardCharsets.UTF_8)));
-    } catch (NoSuchAlgorithmException e) {
-      throw new IllegalStateException("Every Java has SHA-256", e);
-    }
+    return DigestUtils.sha256Hex(token);
   }
 }

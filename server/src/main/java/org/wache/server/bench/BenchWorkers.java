@@ -8,6 +8,7 @@ import java.util.UUID;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
+import org.apache.commons.codec.digest.DigestUtils;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
@@ -158,14 +159,14 @@ class BenchWorkers {
     @Override
     public void saved(Identity identity, RadioImage image) {
       byte[] bytes = image.bytes();
-      store.save(job.unit(), job.id(), identity.lock(), Hashes.sha256(bytes), bytes);
+      store.save(job.unit(), job.id(), identity.lock(), DigestUtils.sha256Hex(bytes), bytes);
     }
 
     @Override
     public void kept() {
       transaction.executeWithoutResult(status -> {
         store.kept(job.id());
-        store.load(job, Hashes.sha256(job.wanted()));
+        store.load(job, DigestUtils.sha256Hex(job.wanted()));
       });
     }
   }

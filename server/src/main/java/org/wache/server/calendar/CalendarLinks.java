@@ -1,12 +1,9 @@
 package org.wache.server.calendar;
 
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.security.SecureRandom;
 import java.util.Base64;
-import java.util.HexFormat;
 import java.util.Optional;
+import org.apache.commons.codec.digest.DigestUtils;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -37,7 +34,7 @@ class CalendarLinks {
             insert into calendar_link (account_id, club_id, token_hash) values (:account, :club, :hash)
             on conflict (account_id, club_id) do update set token_hash = excluded.token_hash, made_at = now()
             """)
-        .param("account", account).param("club", club).param("hash", hash(token)).update();
+        .param("account", account).param("club", club).param("hash", DigestUtils.sha256Hex(token)).update();
     return token;
   }
 
@@ -50,14 +47,6 @@ class CalendarLinks {
             join account on account.id = calendar_link.account_id and not account.closed
             where calendar_link.token_hash = :hash
             """)
-        .param("hash", hash(token)).query(Whose.class).optional();
-  }
-
-  private static String hash(String token) {
-    try {
-      return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(token.getBytes(StandardCharsets.UTF_8)));
-    } catch (NoSuchAlgorithmException e) {
-      throw new IllegalStateException("Every Java has SHA-256", e);
-    }
+        .param("hash", DigestUtils.sha256Hex(token)).query(Whose.class).optional();
   }
 }

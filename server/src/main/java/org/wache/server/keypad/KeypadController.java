@@ -34,6 +34,7 @@ import org.wache.server.lists.ListTaking;
 import org.wache.server.problems.Missing;
 import org.wache.server.problems.Refused;
 import org.wache.server.radios.Fleet;
+import org.wache.server.releases.Releases;
 import org.wache.signal.Frequency;
 import org.wache.signal.Tone;
 
@@ -47,18 +48,20 @@ class KeypadController {
 
   private final ListTaking lists;
   private final Fleet fleet;
+  private final Releases releases;
   private final WhoAsks who;
   private final Clock clock;
 
-  KeypadController(ListTaking lists, Fleet fleet, WhoAsks who, Clock clock) {
+  KeypadController(ListTaking lists, Fleet fleet, WhoAsks who, Clock clock, Releases releases) {
+    this.releases = releases;
     this.lists = lists;
     this.fleet = fleet;
     this.who = who;
     this.clock = clock;
   }
 
-  /** The paper of a list for a model. */
-  record KeypadPaper(long list, String name, int version, long model, String modelName, String method, KeyNames keys, List<PaperEntry> entries) {}
+  /** The paper of a list for a model; release is the number under which this very version is in use. */
+  record KeypadPaper(long list, String name, int version, @Schema(nullable = true) Integer release, long model, String modelName, String method, KeyNames keys, List<PaperEntry> entries) {}
 
   /** What is printed on the keys. */
   record KeyNames(String set, String up, String down, String keep, String back, String direct, String side) {}
@@ -96,7 +99,7 @@ class KeypadController {
       case TWO_FREQUENCIES -> "Two frequencies: where it hears is stored, then where it talks into the same memory. Shift and offset stay off.";
       case SHIFT -> "One frequency: where it hears is typed, and the shift makes where it talks.";
     }).orElse("This model takes no entries by keypad.");
-    return new KeypadPaper(list, in.name(), in.version(), model, radio.name(), method, keys(radio), entries);
+    return new KeypadPaper(list, in.name(), in.version(), releases.numberOf(account, list).orElse(null), model, radio.name(), method, keys(radio), entries);
   }
 
   private static KeyNames keys(RadioModel model) {

@@ -85,13 +85,14 @@ public class ListTaking {
             .map(Finding::message)).toList());
   }
 
-  /** Where a list stands: what it is called, and the list that it follows, or itself. */
-  public record Place(long club, String name, long main) {}
+  /** Where a list stands: what it is called, the list that it follows, or itself, and the version of that. */
+  public record Place(long club, String name, long main, int version) {}
 
   /** Where a list of the account's stands. */
   public Place standing(long account, long list) {
     ListStore.Head head = store.head(account, list).orElseThrow(() -> new Missing("The list"));
-    return new Place(head.clubId(), head.name(), head.parent().orElse(list));
+    return new Place(head.clubId(), head.name(), head.parent().orElse(list),
+        head.parent().flatMap(parent -> store.head(account, parent)).orElse(head).version());
   }
 
   /** A list of a group that has radios chosen for it, so that somebody means to release it; variants go out with theirs. */

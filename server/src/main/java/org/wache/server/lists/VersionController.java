@@ -78,6 +78,15 @@ class VersionController {
     return new History(revisions, versions.copied(list).map(from -> new OriginOfCopy(from.from(), from.version())));
   }
 
+  /** A version as a whole: the fields of each entry, in its order. */
+  record WholeVersion(int version, List<Map<String, String>> entries) {}
+
+  @GetMapping("/api/lists/{list}/versions/{version}")
+  WholeVersion whole(Principal principal, @PathVariable long list, @PathVariable int version) {
+    Versions.Stand stand = versions.stand(who.account(principal).id(), list, Optional.of(version));
+    return new WholeVersion(version, stand.stored().stream().map(each -> DeskWriter.fields(each.channel())).toList());
+  }
+
   /** What became of a version, or of another list, in this list. */
   @GetMapping("/api/lists/{list}/difference")
   Compared difference(Principal principal, @PathVariable long list, @RequestParam Optional<Integer> version,

@@ -23,13 +23,13 @@ import org.springframework.web.filter.OncePerRequestFilter;
 class BodyLimit extends OncePerRequestFilter {
 
   private static final long MOST = 4L * 1024 * 1024;
-  private static final long MOST_OF_A_FILE = 48L * 1024 * 1024; // what is over 20 MB still gets the message of who takes files
+  private static final long MOST_OF_A_FILE = 48L * 1024 * 1024; // over 20 MB, whoever takes the file refuses it
 
   @Override
   protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain) throws ServletException, IOException {
     boolean file = Optional.ofNullable(request.getContentType()).orElse("").startsWith(MediaType.APPLICATION_OCTET_STREAM_VALUE);
     long most = file ? MOST_OF_A_FILE : MOST;
-    if (request.getContentLengthLong() > most) {
+    if (!file && request.getContentLengthLong() > most) { // who takes a file says more of one that is too large
       refuse(response, most);
       return;
     }

@@ -70,6 +70,12 @@ public class Releases {
     return new Chosen(release, variant);
   }
 
+  /** The number under which a list, as it is now, was released and is in use; a variant goes with the list that it follows. */
+  public Optional<Integer> numberOf(long account, long list) {
+    ListTaking.Place place = lists.standing(account, list);
+    return store.newest(place.main()).filter(head -> !head.isRecalled() && head.version() == place.version()).map(ReleaseStore.Head::number);
+  }
+
   private InUse inUse(ReleaseStore.Head head) {
     return new InUse(head.id(), head.club(), head.list(), head.name(), head.number(), head.version(), file(head.id()));
   }
