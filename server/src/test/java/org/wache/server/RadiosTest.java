@@ -24,9 +24,9 @@ class RadiosTest {
   @Test
   void theDemoHasModelsOfEveryKind() {
     JsonNode models = fleets.radios().path("models");
-    assertThat(models).extracting(each -> each.path("name").asString())
-        .contains("Heron H2", "Wren P1", "Otter M5", "Badger B4", "Curlew C6", "Plover F2");
-    assertThat(models).allSatisfy(each -> assertThat(each.path("abilities").size()).isGreaterThan(8));
+    java.util.List<String> shipped = java.util.List.of("Heron H2", "Wren P1", "Otter M5", "Badger B4", "Curlew C6", "Plover F2");
+    assertThat(models).extracting(each -> each.path("name").asString()).containsAll(shipped);
+    assertThat(models).filteredOn(each -> shipped.contains(each.path("name").asString())).hasSize(6).allSatisfy(each -> assertThat(each.path("abilities").size()).isGreaterThan(8));
     assertThat(fleets.radios().path("units")).anySatisfy(unit -> assertThat(unit.path("held").asString("")).contains("from the rated 5 W"));
   }
 
