@@ -4,6 +4,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -28,12 +29,14 @@ import org.wache.server.problems.Refused;
 public class Gating {
 
   private static final int LONGEST_REASON = 500;
+  private static final int KEPT = 2_000;
 
   private final Freezing freezing;
   private final WaiverStore waivers;
   private final ReleaseStore releases;
   private final Logbook log;
   private final Clock clock;
+  private final Map<List<Object>, Brief> briefs = Collections.synchronizedMap(new Newest<>(KEPT));
 
   Gating(Freezing freezing, WaiverStore waivers, ReleaseStore releases, Logbook log, Clock clock) {
     this.freezing = freezing;
@@ -66,6 +69,22 @@ public class Gating {
   @Transactional(readOnly = true)
   Stand stand(long account, long list) {
     return stand(freezing.seen(account, list));
+  }
+
+  /** How a list stands before the gate, in short. */
+  record Brief(String name, List<String> missing, boolean complete, boolean signed, String lastChange) {}
+
+  /** As {@link #stand}, in short: kept as long as nothing changes on which it depends. */
+  @Transactional(readOnly = true)
+  Brief brief(long account, long list) {
+    List<Object> key = List.of(list, waivers.dependsOn(list), LocalDate.now(clock));
+    Brief known = briefs.get(key);
+    if (known == null) {
+      Stand stand = stand(account, list);
+      known = new Brief(stand.frozen().name(), missing(stand), stand.complete(), stand.signed().isPresent(), stand.frozen().last().name());
+      briefs.put(key, known);
+    }
+    return known;
   }
 
   private Stand stand(Freezing.Frozen frozen) {

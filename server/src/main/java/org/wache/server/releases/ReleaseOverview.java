@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
-import org.wache.release.Matter;
 import org.wache.server.lists.ListTaking;
 
 /** How a group's releases stand: what speaks against them, which lists are on their way out, which radios are behind. */
@@ -69,11 +68,10 @@ public class ReleaseOverview {
       if (newest.isPresent() && !changed) {
         continue;
       }
-      Gating.Stand stand = gating.stand(account, list.list());
-      List<String> missing = Gating.missing(stand);
-      if (changed || stand.complete()) {
-        waiting.add(new Waiting(list.list(), stand.frozen().name(), newest.map(ReleaseStore.Head::number).orElse(0), missing,
-            stand.complete() && stand.signed().isEmpty() && stand.gate().open(Matter.Kind.HOLD).isEmpty(), stand.frozen().last().name()));
+      Gating.Brief brief = gating.brief(account, list.list());
+      if (changed || brief.complete()) {
+        waiting.add(new Waiting(list.list(), brief.name(), newest.map(ReleaseStore.Head::number).orElse(0), brief.missing(),
+            brief.complete() && !brief.signed(), brief.lastChange()));
       }
     }
     return waiting;

@@ -38,14 +38,7 @@ class ReleaseWatch {
   private final Fleet fleet;
   private final Clock clock;
   /** By what an outcome depends on; a later version of any of it makes another key. */
-  private final Map<List<Object>, List<Reason>> known = Collections.synchronizedMap(new LinkedHashMap<>() {
-    private static final long serialVersionUID = 1;
-
-    @Override
-    protected boolean removeEldestEntry(Map.Entry<List<Object>, List<Reason>> eldest) {
-      return size() > KEPT;
-    }
-  });
+  private final Map<List<Object>, List<Reason>> known = Collections.synchronizedMap(new Newest<>(KEPT));
 
   ReleaseWatch(ReleaseStore store, Fleet fleet, Clock clock) {
     this.store = store;

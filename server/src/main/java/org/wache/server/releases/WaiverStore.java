@@ -47,6 +47,17 @@ class WaiverStore {
         at.atZoneSameInstant(java.time.ZoneId.systemDefault()).toLocalDate(), Optional.ofNullable(row.getObject("until", LocalDate.class))));
   }
 
+  /** Everything on which it depends how a list stands before the gate on a day, in one line: when any of it changes, so does the line. */
+  String dependsOn(long list) {
+    return jdbc.sql("""
+            select concat_ws(' ', club.roster_version, club.overlay_version, club.radios_version,
+              (select string_agg(each.id || ':' || each.version, ',' order by each.id) from channel_list each where main.id in (each.id, each.parent_id)),
+              (select count(*) || ':' || coalesce(max(id), 0) || ':' || count(ended_at) from waiver where list_id = main.id),
+              (select count(*) || ':' || coalesce(max(id), 0) || ':' || count(ended_at) from sign_off where list_id = main.id))
+            from channel_list main join club on club.id = main.club_id where main.id = :list
+            """).param("list", list).query(String.class).single();
+  }
+
   long add(long list, long entry, Matter matter, String reason, Optional<LocalDate> until, long account) {
     return jdbc.sql("""
             insert into waiver (list_id, entry_id, kind, rule, model, print, number, name, message, reason, until, account_id)
