@@ -3,11 +3,11 @@ package org.wache.server.lists;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Collections;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
+import org.wache.server.database.Newest;
 import org.wache.audit.Audit;
 import org.wache.audit.AuditContext;
 import org.wache.audit.Auditor;
@@ -28,22 +28,6 @@ class Audits {
   private final Clock clock;
   private final Map<Key, Audited> kept = Collections.synchronizedMap(new Newest<>(KEPT));
   private final Map<Key, Views.ListSummary> summaries = Collections.synchronizedMap(new Newest<>(KEPT_SUMMARIES));
-
-  /** Keeps what was used last. */
-  static final class Newest<K, V> extends LinkedHashMap<K, V> {
-    private static final long serialVersionUID = 1;
-    private final int most;
-
-    Newest(int most) {
-      super(16, 0.75f, true);
-      this.most = most;
-    }
-
-    @Override
-    protected boolean removeEldestEntry(Map.Entry<K, V> eldest) {
-      return size() > most;
-    }
-  }
 
   /** What an audit depends on: a later version of any of it makes another key. */
   record Key(long list, int version, int parentVersion, int roster, int overlay, int radios, LocalDate day) {}

@@ -18,6 +18,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import org.wache.server.database.Newest;
 import org.wache.audit.Audit;
 import org.wache.audit.EntryAudit;
 import org.wache.audit.Finding;
@@ -40,7 +41,7 @@ class FitController {
   private final ListStore store;
   private final Fleet fleet;
   private final WhoAsks who;
-  private final Map<Kept, List<Column>> kept = Collections.synchronizedMap(new Audits.Newest<>(KEPT));
+  private final Map<Kept, List<Column>> kept = Collections.synchronizedMap(new Newest<>(KEPT));
 
   private record Kept(Audits.Key key) {}
 

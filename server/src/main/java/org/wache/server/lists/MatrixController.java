@@ -10,6 +10,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import org.wache.server.database.Newest;
 import org.wache.audit.Audit;
 import org.wache.audit.Finding;
 import org.wache.audit.Judgement;
@@ -28,7 +29,7 @@ class MatrixController {
   private final Audits audits;
   private final ListStore store;
   private final WhoAsks who;
-  private final Map<Kept, MatrixColumns> kept = Collections.synchronizedMap(new Audits.Newest<>(KEPT));
+  private final Map<Kept, MatrixColumns> kept = Collections.synchronizedMap(new Newest<>(KEPT));
 
   /** A matrix depends on what the audit of its list depends on, and on what its columns are. */
   private record Kept(Audits.Key key, String by) {}

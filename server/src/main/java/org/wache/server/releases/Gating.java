@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.wache.server.database.Newest;
 import org.wache.exchange.ReleaseContent;
 import org.wache.exchange.ReleaseFile;
 import org.wache.exchange.ReleaseWriter;
