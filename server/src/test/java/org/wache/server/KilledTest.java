@@ -29,6 +29,8 @@ class KilledTest {
   private static final int SERVERS = 20;
   private static final int DATABASES = 30;
   private static final int LATEST_MS = 500;
+  /** A release takes several steps: rename, sign, release. */
+  private static final int LATEST_OF_A_RELEASE_MS = 1_600;
   private static final int ENTRIES = 300;
   private static final int PATIENCE_S = 60;
 
@@ -46,7 +48,7 @@ class KilledTest {
       Browserless who = Browserless.signedIn("http://127.0.0.1:" + port, "coordinator"); // sessions are in the database, and outlive the servers
       for (int i = 0; i < SERVERS; i++) {
         CompletableFuture<Void> work = CompletableFuture.runAsync(work(who));
-        Thread.sleep(random.nextInt(LATEST_MS));
+        Thread.sleep(moment());
         server.destroyForcibly();
         assertThat(server.waitFor(PATIENCE_S, TimeUnit.SECONDS)).isTrue();
         work.handle((done, problem) -> null).get(PATIENCE_S, TimeUnit.SECONDS);
@@ -55,7 +57,7 @@ class KilledTest {
       }
       for (int i = 0; i < DATABASES; i++) {
         CompletableFuture<Void> work = CompletableFuture.runAsync(work(who));
-        Thread.sleep(random.nextInt(LATEST_MS));
+        Thread.sleep(moment());
         cluster.kill();
         cluster.start();
         work.handle((done, problem) -> null).get(PATIENCE_S, TimeUnit.SECONDS);
@@ -81,6 +83,11 @@ class KilledTest {
         default -> run(who);
       }
     };
+  }
+
+  /** When the work that was just begun is struck. */
+  private int moment() {
+    return random.nextInt((tried - 1) % 3 == 1 ? LATEST_OF_A_RELEASE_MS : LATEST_MS);
   }
 
   private static String list() {
