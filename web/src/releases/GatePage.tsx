@@ -9,6 +9,7 @@ import { Notice } from '../ui/Notice';
 import { some } from '../ui/people';
 import { Matters } from './Matters';
 import { Signature } from './Signature';
+import { PartList } from './PartList';
 import { Station } from './Station';
 
 type Gate = Schemas['GateView'];
@@ -224,16 +225,7 @@ function GoesOut({ gate }: { gate: Gate }) {
     <>
       <section aria-label="With it">
         <h2 className="text-second text-soft pb-1">What goes out</h2>
-        <ul className="flex flex-col gap-2">
-          {gate.parts.map((part) => (
-            <li key={part.name}>
-              <span className="font-semibold">{part.name || gate.name}</span>
-              <span className="text-second text-soft block">
-                {part.entries} entries, {part.talking} of them to talk on. For {some(part.carriers)}.
-              </span>
-            </li>
-          ))}
-        </ul>
+        <PartList list={gate.name} parts={gate.parts} />
         {gate.parts.length === 1 && (
           <p className="text-second text-soft pt-2">
             A class that may key less gets a variant:{' '}

@@ -4,10 +4,10 @@ import { api, data, type Schemas } from '../api/client';
 import { day, moment } from '../ui/dates';
 import { Notice } from '../ui/Notice';
 import { PageHeader } from '../ui/PageHeader';
-import { some } from '../ui/people';
 import { VerdictMark } from '../ui/VerdictMark';
 import { Against, Recall } from './Against';
 import { Papers } from './Papers';
+import { PartList } from './PartList';
 
 /** One release: what it froze, its papers, who has it, and what speaks against it. */
 export function ReleasePage() {
@@ -68,15 +68,8 @@ function Shown({ view }: { view: Schemas['ReleaseView'] }) {
         <div className="flex flex-col gap-5">
           <section aria-label="What went out">
             <h2 className="text-second text-soft pb-1">What went out</h2>
-            <ul className="flex flex-col gap-1.5">
-              {view.parts.map((part) => (
-                <li key={part.name}>
-                  <span className="font-semibold">{part.name || line.name}</span>
-                  <span className="text-second text-soft block">
-                    {part.entries} entries, {part.talking} of them to talk on. For {some(part.carriers)}.
-                  </span>
-                </li>
-              ))}
+            <PartList list={line.name} parts={view.parts} />
+            <ul className="flex flex-col gap-1.5 pt-1.5">
               {view.models.map((model) => (
                 <li key={model.name} className="text-second">
                   {model.name}:{' '}
