@@ -50,6 +50,6 @@ class ArchitectureTest {
   void rulesLiveInTheirFamilies() {
     classes().that().implement(Rule.class).and().areNotInterfaces().should()
         .resideInAnyPackage("org.wache.audit.entry", "org.wache.audit.law", "org.wache.audit.plan",
-            "org.wache.audit.tone", "org.wache.audit.fit").check(CORE);
+            "org.wache.audit.tone", "org.wache.audit.fit", "org.wache.audit.site").check(CORE);
   }
 }

@@ -83,9 +83,18 @@ public final class Audit {
     return new Audit(auditor, newList, newIndex, copy);
   }
 
-  /** Whether the change decides where other entries go in a radio. */
+  /** What the transmitters that are keyed together do to each other's receivers. */
+  public Sites sites() {
+    return index.sites(auditor.context());
+  }
+
+  private boolean keyedTogether() {
+    return auditor.context().houseRules().keyedTogether().any();
+  }
+
+  /** Whether the change decides what other entries come to: where they go in a radio, or what disturbs them. */
   private boolean moves(Channel before, Channel after) {
-    return !auditor.context().radios().isEmpty() && !List.of(Field.NUMBER, Field.ZONE, Field.SCAN).stream()
+    return keyedTogether() || !auditor.context().radios().isEmpty() && !List.of(Field.NUMBER, Field.ZONE, Field.SCAN).stream()
         .allMatch(field -> before.text(field).equals(after.text(field)));
   }
 
@@ -95,8 +104,8 @@ public final class Audit {
     channels.add(added);
     ChannelList newList = new ChannelList(list.name(), list.extraColumns(), channels);
     ListIndex newIndex = new ListIndex(channels);
-    if (!auditor.context().radios().isEmpty()) {
-      return auditor.audit(newList); // whether numbers say where entries go may have changed
+    if (keyedTogether() || !auditor.context().radios().isEmpty()) {
+      return auditor.audit(newList); // whether numbers say where entries go, or what disturbs what, may have changed
     }
     BitSet again = new BitSet(channels.size());
     again.set(entries.length);

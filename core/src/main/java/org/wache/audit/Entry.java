@@ -84,6 +84,11 @@ public final class Entry {
     return index.otherTones(channel, position);
   }
 
+  /** What the transmitters that are keyed together do to each other's receivers. */
+  public Sites sites() {
+    return index.sites(context);
+  }
+
   /** The memories of a radio that the list's entries go into. */
   public Memories memories(Radio radio) {
     return index.memories(list, radio.model().memory());

@@ -2,6 +2,7 @@ package org.wache.audit;
 
 import java.util.Optional;
 import java.util.OptionalInt;
+import org.wache.site.Keying;
 
 /**
  * What a group has settled for itself.
@@ -9,14 +10,19 @@ import java.util.OptionalInt;
  * @param directTones tones on direct channels; empty when not settled
  * @param maxTimeoutS longest time-out in seconds
  * @param twoMetreRasterKhz 15 or 20
- * @param keyedTogether whether the list is used at one site at one time
+ * @param keyedTogether what of the list is used at one site at one time
  */
 public record HouseRules(Optional<DirectTones> directTones, OptionalInt maxTimeoutS, OptionalInt twoMetreRasterKhz,
-    boolean keyedTogether) {
+    Keying keyedTogether) {
 
   /** Nothing settled. */
   public static final HouseRules NONE =
-      new HouseRules(Optional.empty(), OptionalInt.empty(), OptionalInt.empty(), false);
+      new HouseRules(Optional.empty(), OptionalInt.empty(), OptionalInt.empty(), Keying.NONE);
+
+  /** The same with something else keyed together. */
+  public HouseRules keying(Keying other) {
+    return new HouseRules(directTones, maxTimeoutS, twoMetreRasterKhz, other);
+  }
 
   /** The two schools. */
   public enum DirectTones {

@@ -39,6 +39,7 @@ final class ListIndex {
   /** Worked out when a rule asks for it, once for radios that remember as much. */
   private final Map<MemorySize, Memories> memories = new ConcurrentHashMap<>();
   private volatile Set<String> names;
+  private volatile Sites sites;
 
   ListIndex(List<Channel> channels) {
     int count = channels.size();
@@ -79,6 +80,18 @@ final class ListIndex {
   /** The memories that the entries go into in a radio of this size. */
   Memories memories(ChannelList list, MemorySize size) {
     return memories.computeIfAbsent(size, any -> Memories.of(list, size));
+  }
+
+  /** What the transmitters of each site do to its receivers. */
+  Sites sites(AuditContext context) {
+    Sites known = sites;
+    if (known == null) {
+      synchronized (this) {
+        known = sites == null ? new Sites(channels, context.houseRules().keyedTogether(), context.edition().nearness()) : sites;
+        sites = known;
+      }
+    }
+    return known;
   }
 
   /** The names of all entries. */

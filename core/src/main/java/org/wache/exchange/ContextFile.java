@@ -3,6 +3,7 @@ package org.wache.exchange;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import org.wache.audit.Antenna;
 import org.wache.audit.AuditContext;
@@ -51,6 +52,6 @@ public record ContextFile(Optional<String> rulebook, Optional<LocalDate> on, Lis
   }
 
   static Antenna antenna(double gainDbd, double feedLossDb) {
-    return new Antenna(new Decibels(gainDbd), new Decibels(feedLossDb), true);
+    return new Antenna(new Decibels(gainDbd), new Decibels(feedLossDb), true, OptionalDouble.empty());
   }
 }

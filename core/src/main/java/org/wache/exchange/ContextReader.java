@@ -5,9 +5,12 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.LinkedHashSet;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.OptionalInt;
+import java.util.Set;
 import java.util.function.Function;
 import org.wache.audit.Antenna;
 import org.wache.audit.HouseRules;
@@ -26,6 +29,7 @@ import org.wache.rulebook.RulebookProblem;
 import org.wache.signal.Emission;
 import org.wache.signal.Frequency;
 import org.wache.signal.Watts;
+import org.wache.site.Keying;
 import tools.jackson.databind.JsonNode;
 
 /** Turns the JSON of a context into values; a message names the path of what is wrong. */
@@ -148,11 +152,12 @@ final class ContextReader {
 
   private Antenna antenna() {
     JsonNode site = root.path("site");
+    OptionalDouble height = number(site, "antennaHeightM", "site").stream().mapToDouble(Double::doubleValue).findFirst();
     if (site.hasNonNull("antennaGainDbd") || site.hasNonNull("feedLossDb")) {
       return ContextFile.antenna(number(site, "antennaGainDbd", "site").orElse(0.0),
-          number(site, "feedLossDb", "site").orElse(0.0));
+          number(site, "feedLossDb", "site").orElse(0.0)).at(height);
     }
-    return Antenna.ASSUMED;
+    return Antenna.ASSUMED.at(height);
   }
 
   private HouseRules houseRules() {
@@ -161,7 +166,28 @@ final class ContextReader {
         .stream(HouseRules.DirectTones.values()).filter(each -> each.text().equals(word)).findFirst()
         .orElseThrow(() -> problem("houseRules.directTones", "open or same-both-ways")));
     return new HouseRules(tones, whole(node, "maxTimeoutS", "houseRules"),
-        whole(node, "twoMetreRasterKhz", "houseRules"), node.path("keyedTogether").asBoolean(false));
+        whole(node, "twoMetreRasterKhz", "houseRules"), keying(node.path("keyedTogether")));
+  }
+
+  /** {@code true} for all entries, {@code "zones"} for those of each zone, or bases with the numbers of their entries. */
+  private static Keying keying(JsonNode node) {
+    if (node.isArray()) {
+      List<Keying.Base> bases = new ArrayList<>();
+      for (JsonNode base : node) {
+        String path = "houseRules.keyedTogether[" + bases.size() + "]";
+        Set<String> numbers = new LinkedHashSet<>();
+        base.path("numbers").forEach(number -> numbers.add(JsonText.scalar(number)));
+        bases.add(new Keying.Base(text(base, "name").orElseThrow(() -> problem(path + ".name", "the name of a base")), numbers));
+      }
+      return new Keying(Keying.How.BASES, bases);
+    }
+    if (node.isMissingNode() || node.isNull() || node.isBoolean()) {
+      return node.asBoolean(false) ? Keying.ALL : Keying.NONE;
+    }
+    if (node.isString() && node.asString().equals("zones")) {
+      return Keying.TEAMS;
+    }
+    throw problem("houseRules.keyedTogether", "true, false, \"zones\", or bases such as {\"name\": \"Weir\", \"numbers\": [\"1\", \"5\"]}");
   }
 
   private static Optional<String> text(JsonNode node, String key) {

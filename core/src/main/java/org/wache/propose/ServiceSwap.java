@@ -53,7 +53,7 @@ public final class ServiceSwap {
    * @throws IllegalArgumentException when a channel is named that the service does not have
    */
   public static List<Swapped> of(Edition edition, ChannelService service, Wanted wanted, ToIntFunction<Frequency> uses) {
-    List<FixedChannel> direct = service.channels().stream().filter(each -> each.reaches().isEmpty())
+    List<FixedChannel> direct = service.channels().stream().filter(each -> each.reaches().isEmpty() || each.directToo())
         .filter(each -> wanted.channels().isEmpty() ? each.restricted().isEmpty() : wanted.channels().contains(each.name())).toList();
     for (String name : wanted.channels()) {
       if (direct.stream().noneMatch(each -> each.name().equals(name))) {

@@ -169,7 +169,8 @@ public record FrequencyFacts(Frequency frequency, Optional<Whose> whose, List<Se
     }
     FixedChannel channel = on.get();
     channel.restricted().ifPresent(kept -> notes.add(new Note("Kept for " + kept.purpose() + ".", edition.cite(kept.source()))));
-    channel.reaches().ifPresent(output -> notes.add(new Note("Only to reach a repeater on " + output + ".",
+    channel.reaches().ifPresent(output -> notes.add(new Note(channel.directToo() ? "To reach a repeater on " + output + "; directly where there is none."
+        : "Only to reach a repeater on " + output + ".",
         edition.cite(channel.source()))));
     if (channel.handheldOnly()) {
       notes.add(new Note("Hand-held portables only.", edition.cite(channel.source())));

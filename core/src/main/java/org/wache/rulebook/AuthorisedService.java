@@ -34,6 +34,11 @@ public final class AuthorisedService extends Service {
     this.source = source;
   }
 
+  /** Where lines may be licensed. */
+  List<Band> bands() {
+    return allBands;
+  }
+
   /** The section that wants every frequency in a transmitter authorised. */
   public String source() {
     return source;

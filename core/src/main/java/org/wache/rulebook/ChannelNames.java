@@ -46,7 +46,8 @@ public record ChannelNames(List<Scheme> schemes, List<Named> channels, Map<Frequ
     List<Named> channels = new ArrayList<>();
     for (Row row : file.rows("channels")) {
       Map<String, String> names = new LinkedHashMap<>();
-      row.node().path("names").properties().forEach(each -> names.put(each.getKey(), each.getValue().asString()));
+      Row given = row.row("names");
+      given.keys().forEach(key -> names.put(key, given.text(key)));
       Frequency receive = row.frequency("mhz");
       channels.add(new Named(receive, row.has("pair_mhz") ? row.frequency("pair_mhz") : receive, names));
     }

@@ -29,6 +29,11 @@ public final class Edition {
   private final Geography geography;
   private final RegionSets regionSets;
   private final MeasurementLimits measurementLimits;
+  private final Stations stations;
+  private final List<String> additions;
+
+  /** What holds for stations: the country's limits of exposure, and what is known everywhere. */
+  record Stations(ExposureLimits exposure, StationData data) {}
 
   /** An edition's identifier and the day it comes into force. */
   public record EditionDates(String id, LocalDate from, String title, String source) {}
@@ -36,7 +41,7 @@ public final class Edition {
   Edition(String rulebook, EditionDates dates, String code, Span plausible, double frequencyErrorPpm,
       List<Service> services, List<Allocation> allocations, String allocationSource, BandPlan plan, ToneTable tones,
       ChannelNames channelNames, Listening listening, Geography geography, RegionSets regionSets,
-      MeasurementLimits measurementLimits) {
+      MeasurementLimits measurementLimits, Stations stations, List<String> additions) {
     this.rulebook = rulebook;
     this.dates = dates;
     this.code = code;
@@ -54,12 +59,14 @@ public final class Edition {
     this.geography = geography;
     this.regionSets = regionSets;
     this.measurementLimits = measurementLimits;
+    this.stations = stations;
+    this.additions = List.copyOf(additions);
   }
 
   /** The same edition with another band plan, such as one with a local overlay. */
   public Edition withPlan(BandPlan other) {
     return new Edition(rulebook, dates, code, plausible, frequencyErrorPpm, services, allAllocations, allocationSource,
-        other, tones, channelNames, listening, geography, regionSets, measurementLimits);
+        other, tones, channelNames, listening, geography, regionSets, measurementLimits, stations, additions);
   }
 
   /** The edition with what is allowed in some places only, where all of the area lies in them. */
@@ -70,7 +77,7 @@ public final class Edition {
         : service).toList();
     return there.equals(services) ? this
         : new Edition(rulebook, dates, code, plausible, frequencyErrorPpm, there, allAllocations, allocationSource,
-            plan, tones, channelNames, listening, geography, regionSets, measurementLimits);
+            plan, tones, channelNames, listening, geography, regionSets, measurementLimits, stations, additions);
   }
 
   @SuppressWarnings({"unchecked", "rawtypes"}) // Java has no arrays of generic lists
@@ -202,6 +209,26 @@ public final class Edition {
   /** The band limits that radios are set to for countries. */
   public RegionSets regionSets() {
     return regionSets;
+  }
+
+  /** How near a transmitter may be to a receiver of the same site. */
+  public List<Nearness> nearness() {
+    return stations.data().nearness();
+  }
+
+  /** The limits of exposure to radio waves. */
+  public ExposureLimits exposure() {
+    return stations.exposure();
+  }
+
+  /** What is known of stations, whatever the country. */
+  public StationData stations() {
+    return stations.data();
+  }
+
+  /** The private services that were added to what ships. */
+  public List<String> additions() {
+    return additions;
   }
 
   /** What it says of places. */

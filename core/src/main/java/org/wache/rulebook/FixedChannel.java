@@ -18,6 +18,7 @@ import org.wache.signal.Span;
  * @param sidebandPower limit for single sideband, where another holds for it
  * @param repeaters whether talk-through is allowed on it
  * @param reaches the output of the only repeaters it may be used for, when it may be used for nothing else
+ * @param directToo whether an input may be used directly as well, away from repeaters
  * @param restricted what it is kept for, and the section, when not for ordinary traffic
  * @param handheldOnly whether only hand-held portables may use it
  * @param room what a signal has to stay inside, when the law says so
@@ -25,7 +26,7 @@ import org.wache.signal.Span;
  */
 public record FixedChannel(String name, Frequency centre, long dialBelow, int lowestClass, int allow, WidthLimit width,
     Optional<WidthLimit> sidebandWidth, Optional<PowerLimit> power, Optional<PowerLimit> sidebandPower,
-    boolean repeaters, Optional<Frequency> reaches, Optional<Restriction> restricted, boolean handheldOnly,
+    boolean repeaters, Optional<Frequency> reaches, boolean directToo, Optional<Restriction> restricted, boolean handheldOnly,
     Optional<Span> room, String source) {
 
   /** Where the dial stands for a signal that lies on one side of it, or around it. */

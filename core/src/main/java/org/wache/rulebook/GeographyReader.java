@@ -1,10 +1,8 @@
 package org.wache.rulebook;
 
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Supplier;
@@ -34,16 +32,16 @@ final class GeographyReader {
     this.outlines = () -> read.updateAndGet(known -> known == null ? outlines(regions.get()) : known);
   }
 
-  Geography on(LocalDate day) {
+  Geography geography() {
     List<Border> borders = file.rows("lines").stream().map(row -> Border.of(row.text("id"), row.text("name"),
         row.texts("path"), row.texts("behind"), row.text("source"))).toList();
     List<Zone> zones = file.rows("zones").stream().map(row -> zone(row, borders)).toList();
-    List<Closure> closures = file.rows("closed").stream().filter(row -> row.inForce(day))
+    List<Closure> closures = file.rows("closed").stream()
         .map(row -> new Closure(row.text("service"), row.span("mhz"), row.text("say", row.span("mhz").toString()),
             zone(row, "zone", row.text("zone"), zones), row.flag("ask"), row.text("source"))).toList();
-    List<LocalLimit> limits = file.rows("power").stream().filter(row -> row.inForce(day))
+    List<LocalLimit> limits = file.rows("power").stream()
         .map(row -> new LocalLimit(row.text("service"), row.span("mhz"),
-            new PowerLimit(row.watts("watts"), Measure.valueOf(row.text("measure").toUpperCase(Locale.ROOT)),
+            new PowerLimit(row.watts("watts"), row.choice("measure", Measure.class),
                 row.text("source")),
             row.texts("zones").stream().map(id -> zone(row, "zones", id, zones)).toList(), row.text("say"))).toList();
     return new Geography(borders, zones, closures, limits, outlines);

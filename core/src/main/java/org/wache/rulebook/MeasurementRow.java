@@ -21,7 +21,7 @@ public record MeasurementRow(Optional<String> service, Optional<Boolean> narrow,
 
   static MeasurementRow read(Row row) {
     java.util.Map<String, Double> figures = new java.util.TreeMap<>();
-    row.node().properties().stream().map(java.util.Map.Entry::getKey).filter(key -> !WORDS.contains(key))
+    row.keys().stream().filter(key -> !WORDS.contains(key))
         .forEach(key -> figures.put(key, row.number(key)));
     return new MeasurementRow(row.optional("service"), row.optional("width").map("narrow"::equals),
         row.has("mhz") ? Optional.of(row.span("mhz")) : Optional.empty(), figures, row.text("source"));

@@ -24,9 +24,9 @@ public record RegionSets(List<Span> comparedIn, List<RegionSets.RegionSet> sets)
   public record RegionSet(String id, String say, List<Span> spans, String source) {}
 
   static RegionSets read(Row row) {
-    return new RegionSets(row.texts("compared_in_mhz").stream().map(Span::ofMegahertz).toList(),
+    return new RegionSets(row.spans("compared_in_mhz"),
         row.rows("sets").stream().map(each -> new RegionSet(each.text("id"), each.text("say"),
-            each.texts("mhz").stream().map(Span::ofMegahertz).toList(), each.text("source"))).toList());
+            each.spans("mhz"), each.text("source"))).toList());
   }
 
   /** The set that a radio transmitting in these spans has; empty when it is none of those known. */

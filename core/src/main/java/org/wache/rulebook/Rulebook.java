@@ -11,14 +11,18 @@ public final class Rulebook {
 
   private final String id;
   private final String title;
+  private final String law;
+  private final List<Visitors> visitors;
   private final List<Edition.EditionDates> editions;
   private final Function<Edition.EditionDates, Edition> reader;
   private final Map<String, Edition> read = new ConcurrentHashMap<>();
 
-  Rulebook(String id, String title, List<Edition.EditionDates> editions,
+  Rulebook(String id, String title, String law, List<Visitors> visitors, List<Edition.EditionDates> editions,
       Function<Edition.EditionDates, Edition> reader) {
     this.id = id;
     this.title = title;
+    this.law = law;
+    this.visitors = List.copyOf(visitors);
     this.editions = List.copyOf(editions);
     this.reader = reader;
   }
@@ -31,6 +35,16 @@ public final class Rulebook {
   /** Name for people. */
   public String title() {
     return title;
+  }
+
+  /** What its rules are taken from, for people. */
+  public String law() {
+    return law;
+  }
+
+  /** What licences of other countries count as for visitors. */
+  public List<Visitors> visitors() {
+    return visitors;
   }
 
   /** Its editions, oldest first. */

@@ -1,13 +1,10 @@
 package org.wache.rulebook;
 
-import java.io.IOException;
-import java.io.InputStream;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.TreeSet;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.regex.Pattern;
@@ -15,22 +12,23 @@ import org.wache.signal.Frequency;
 import org.wache.signal.Mode;
 import org.wache.signal.Span;
 import org.wache.signal.Tone;
-import tools.jackson.core.JacksonException;
-import tools.jackson.dataformat.yaml.YAMLMapper;
 
 /** Reads rulebooks from the YAML files that ship with the application. */
 public final class RulebookReader {
 
   private static final Map<String, Rulebook> SHIPPED = new ConcurrentHashMap<>();
-  private static final Set<String> IDS = Set.of("us");
-  private static final YAMLMapper YAML = new YAMLMapper();
 
-  private final String folder;
+  private final RulebookFiles files;
   private final Row head;
 
-  private RulebookReader(String id) {
-    this.folder = "/rulebooks/" + id + "/";
-    this.head = file(folder + "edition.yaml");
+  private RulebookReader(String id, List<String> additions) {
+    this.files = new RulebookFiles(id, additions);
+    this.head = files.file("edition");
+  }
+
+  /** The identifiers of the rulebooks that ship with the application, the first of them the usual one. */
+  public static List<String> ids() {
+    return new RulebookFiles("", List.of()).common("index").texts("rulebooks");
   }
 
   /**
@@ -39,71 +37,96 @@ public final class RulebookReader {
    * @throws RulebookProblem when there is none of that name, or a file of it cannot be read
    */
   public static Rulebook shipped(String id) {
-    if (!IDS.contains(id)) {
-      throw new RulebookProblem("There is no rulebook " + id + "; there is " + String.join(", ", new TreeSet<>(IDS)));
+    Rulebook known = SHIPPED.get(id);
+    if (known == null) {
+      known = new RulebookReader(checked(id), List.of()).rulebook();
+      SHIPPED.put(id, known);
     }
-    return SHIPPED.computeIfAbsent(id, name -> new RulebookReader(name).rulebook());
+    return known;
+  }
+
+  /**
+   * A rulebook that ships with the application, with additions in the order in which they were put in force.
+   *
+   * @throws RulebookProblem when there is none of that name, or an addition cannot be read
+   */
+  public static Rulebook with(String id, List<String> additions) {
+    return additions.isEmpty() ? shipped(id) : new RulebookReader(checked(id), additions).rulebook();
+  }
+
+  private static String checked(String id) {
+    List<String> ids = ids();
+    if (!ids.contains(id)) {
+      throw new RulebookProblem("There is no rulebook " + id + "; there is " + String.join(", ", ids));
+    }
+    return id;
+  }
+
+  /** Reads for {@link AdditionCheck}. */
+  static RulebookFiles files(String id, List<String> additions) {
+    return new RulebookFiles(checked(id), additions);
+  }
+
+  static Rulebook rulebook(RulebookFiles files) {
+    return new RulebookReader(files).rulebook();
+  }
+
+  private RulebookReader(RulebookFiles files) {
+    this.files = files;
+    this.head = files.file("edition");
   }
 
   private Rulebook rulebook() {
-    List<Edition.EditionDates> editions = head.rows("editions").stream()
-        .map(row -> new Edition.EditionDates(row.text("id"), LocalDate.parse(row.text("from")), row.text("title"),
-            row.text("source")))
-        .toList();
-    return new Rulebook(head.text("id"), head.text("title"), editions, this::edition);
+    List<Edition.EditionDates> editions = new ArrayList<>(head.rows("editions").stream()
+        .map(row -> new Edition.EditionDates(row.text("id"), row.date("from"), row.text("title"), row.text("source")))
+        .toList());
+    files.additions().stream().map(Addition::edition).flatMap(Optional::stream).forEach(editions::add);
+    editions.sort(java.util.Comparator.comparing(Edition.EditionDates::from));
+    return new Rulebook(head.text("id"), head.text("title"), head.text("sections", head.text("title")), visitors(), editions, this::edition);
   }
 
-  private static Row file(String path) {
-    try (InputStream in = RulebookReader.class.getResourceAsStream(path)) {
-      if (in == null) {
-        throw new RulebookProblem(path + " is missing");
-      }
-      return new Row(path, YAML.readTree(in));
-    } catch (JacksonException | IOException e) {
-      throw new RulebookProblem(path + ": " + e.getMessage(), e);
-    }
+  private List<Visitors> visitors() {
+    return head.rows("visitors").stream().map(row -> new Visitors(row.text("rulebook"), row.text("service"), row.text("class"),
+        row.optional("counts_as"), row.text("say"), row.text("source"))).toList();
   }
 
   private Edition edition(Edition.EditionDates dates) {
     LocalDate day = dates.from();
-    List<Service> services = head.texts("services").stream().map(id -> service(id, day)).toList();
-    Row allocations = file(folder + "allocations.yaml");
+    List<String> added = files.additions().stream().map(Addition::service).flatMap(Optional::stream).map(row -> row.text("id")).toList();
+    List<Service> services = java.util.stream.Stream.concat(head.texts("services").stream(), added.stream())
+        .map(id -> service(files.file(id).on(day))).toList();
+    Row allocations = files.file("allocations").on(day);
     return new Edition(head.text("id"), dates, head.text("code"), head.span("plausible_mhz"),
         head.number("frequency_error_ppm"), services,
-        allocations.rows("rows").stream().filter(row -> row.inForce(day)).map(RulebookReader::allocation).toList(),
+        allocations.rows("rows").stream().map(RulebookReader::allocation).toList(),
         allocations.text("source"), plan(day), tones(),
-        ChannelNames.read(file(folder + "channel-names.yaml")), Listening.read(file(folder + "listening.yaml")),
-        new GeographyReader(file(folder + "places.yaml"), () -> file(folder + "regions.json").node()).on(day),
-        RegionSets.read(file("/rulebooks/region-sets.yaml")), MeasurementLimits.read(file(folder + "measurements.yaml")));
+        ChannelNames.read(files.optional("channel-names").on(day)), Listening.read(files.optional("listening").on(day)),
+        new GeographyReader(files.optional("places").on(day), files::regions).geography(),
+        RegionSets.read(files.common("region-sets")), MeasurementLimits.read(files.optional("measurements").on(day)),
+        new Edition.Stations(ExposureLimits.read(files.optional("exposure").on(day)), StationData.read(files.common("station"))), added);
   }
 
-  private Service service(String id, LocalDate day) {
-    Row row = file(folder + id + ".yaml");
+  private Service service(Row row) {
     ServiceTraits traits = new ServiceTraits(row.text("id"), row.text("title"), row.text("part"),
-        LicenceKind.valueOf(row.text("licence").toUpperCase(java.util.Locale.ROOT)), row.texts("classes"),
-        row.flag("shared_with_public"), row.flag("tones_expected"),
-        row.node().path("hidden_meaning").path("source").asString(""), row.text("emission_source", ""),
+        row.choice("licence", LicenceKind.class), row.texts("classes"), row.flag("shared_with_public"), row.flag("tones_expected"),
+        row.has("hidden_meaning") ? row.row("hidden_meaning").text("source") : "", row.text("emission_source", ""),
         row.text("channel_source", ""), row.text("repeater_source", ""),
-        row.has("call_sign") ? Optional.of(callSigns(new Row(folder + id + ".yaml", row.node().get("call_sign"))))
-            : Optional.empty(),
-        row.has("certification") ? Optional.of(certification(new Row(folder + id + ".yaml", row.node().get("certification"))))
-            : Optional.empty());
-    List<Row> channelRows = row.rows("channels").stream().filter(each -> each.inForce(day)).toList();
-    List<FixedChannel> channels = channelRows.stream().map(each -> channel(each, traits)).toList();
+        row.has("call_sign") ? Optional.of(callSigns(row.row("call_sign"))) : Optional.empty(),
+        row.has("certification") ? Optional.of(certification(row.row("certification"))) : Optional.empty());
+    List<FixedChannel> channels = row.rows("channels").stream().map(each -> channel(each, traits)).toList();
     return switch (row.text("kind")) {
-      case "bands" -> bands(row, traits, channels, day);
-      case "channels" -> new ChannelService(traits, row.texts("spans_mhz").stream().map(Span::ofMegahertz).toList(),
-          channels);
+      case "bands" -> bands(row, traits, channels);
+      case "channels" -> new ChannelService(traits, row.spans("spans_mhz"), channels);
       case "authorised" -> new AuthorisedService(traits,
           row.rows("bands").stream().map(b -> new AuthorisedService.Band(b.span("mhz"), b.text("source"))).toList(),
-          widths(row, day), row.rows("pairs").stream().map(b -> new AuthorisedService.Pair(b.span("outputs_mhz"),
+          widths(row), row.rows("pairs").stream().map(b -> new AuthorisedService.Pair(b.span("outputs_mhz"),
               Math.round(b.number("offset_mhz") * 1e6), b.text("source"))).toList(), row.text("source"));
       default -> throw row.problem("kind", "bands, channels or authorised");
     };
   }
 
-  private static BandService bands(Row row, ServiceTraits traits, List<FixedChannel> channels, LocalDate day) {
-    List<Row> grantRows = row.rows("grants").stream().filter(each -> each.inForce(day)).toList();
+  private static BandService bands(Row row, ServiceTraits traits, List<FixedChannel> channels) {
+    List<Row> grantRows = row.rows("grants");
     List<Grant> grants = grantRows.stream().filter(each -> !each.has("only_in")).map(each -> grant(each, traits))
         .toList();
     List<BandService.LocalGrant> local = grantRows.stream().filter(each -> each.has("only_in"))
@@ -111,17 +134,21 @@ public final class RulebookReader {
     List<Grant> channelised = row.rows("channelised").stream()
         .map(each -> new Grant(each.text("band"), each.span("mhz"), 0, 0, Optional.empty(), ""))
         .toList();
-    List<BandService.ClassLimit> power = row.rows("power").stream().filter(each -> each.inForce(day))
+    List<BandService.ClassLimit> power = row.rows("power").stream()
         .map(each -> new BandService.ClassLimit(each.span("mhz"), classBits(each, traits), limit(each)))
         .toList();
     List<Ban> bans = row.rows("no_repeaters").stream()
         .map(each -> new Ban(each.span("mhz"), each.text("say", each.span("mhz").toString()), each.text("source")))
         .toList();
-    return new BandService(traits, grants, local, channelised, new FixedChannels(channels), power, widths(row, day), bans);
+    return new BandService(traits, grants, local, channelised, new FixedChannels(channels), power, widths(row), bans);
   }
 
   private static CallSignShape callSigns(Row row) {
-    return new CallSignShape(Pattern.compile(row.text("pattern")), row.text("say"));
+    try {
+      return new CallSignShape(Pattern.compile(row.text("pattern")), row.text("say"));
+    } catch (java.util.regex.PatternSyntaxException e) {
+      throw row.problem("pattern", "a regular expression");
+    }
   }
 
   private static Certification certification(Row row) {
@@ -130,13 +157,13 @@ public final class RulebookReader {
 
   private static Grant grant(Row row, ServiceTraits traits) {
     return new Grant(row.text("band"), row.span("mhz"), classIndex(row, traits),
-        org.wache.signal.Content.bits(row.text("allow")), row.optional("restricted"), row.text("source"));
+        row.contents("allow"), row.optional("restricted"), row.text("source"));
   }
 
-  private static List<BandService.ContentLimit> widths(Row row, LocalDate day) {
-    return row.rows("width").stream().filter(each -> each.inForce(day))
+  private static List<BandService.ContentLimit> widths(Row row) {
+    return row.rows("width").stream()
         .map(each -> new BandService.ContentLimit(each.span("mhz"),
-            org.wache.signal.Content.bits(each.text("carries")),
+            each.contents("carries"),
             new WidthLimit(each.kilohertz("khz"), each.text("source"))))
         .toList();
   }
@@ -169,7 +196,7 @@ public final class RulebookReader {
   }
 
   private static Measure measure(Row row) {
-    return Measure.valueOf(row.text("measure").toUpperCase(java.util.Locale.ROOT));
+    return row.choice("measure", Measure.class);
   }
 
   private static FixedChannel channel(Row row, ServiceTraits traits) {
@@ -186,33 +213,40 @@ public final class RulebookReader {
         ? Optional.of(new Span(-row.kilohertz("room_khz") / 2, row.kilohertz("room_khz") / 2).shifted(centre.hertz()))
         : Optional.empty();
     return new FixedChannel(row.text("name"), centre, row.has("dial_below_khz") ? row.kilohertz("dial_below_khz") : 0,
-        row.has("class") ? classIndex(row, traits) : 0, org.wache.signal.Content.bits(row.text("allow")),
+        row.has("class") ? classIndex(row, traits) : 0, row.contents("allow"),
         new WidthLimit(row.kilohertz("width_khz"), source), sidebandWidth, power, sideband, row.flag("repeaters"),
-        row.has("reaches_mhz") ? Optional.of(row.frequency("reaches_mhz")) : Optional.empty(), restricted,
+        row.has("reaches_mhz") ? Optional.of(row.frequency("reaches_mhz")) : Optional.empty(), row.flag("direct_too"), restricted,
         row.flag("handheld_only"), room, source);
   }
 
+  /** Whether somebody could be licensed there. */
+  private enum Openness { LICENCE, NONE }
+
   private static Allocation allocation(Row row) {
-    return new Allocation(row.span("mhz"), row.text("whose"), row.text("say"), row.text("open").equals("licence"),
+    return new Allocation(row.span("mhz"), row.text("whose"), row.text("say"), row.choice("open", Openness.class) == Openness.LICENCE,
         row.optional("mode").map(mode -> Mode.parse(mode).orElseThrow(() -> row.problem("mode", "a mode such as AM"))));
   }
 
   private BandPlan plan(LocalDate day) {
-    Row row = file(folder + "band-plan.yaml");
-    List<PlanRow> rows = row.rows("rows").stream().filter(each -> each.inForce(day)).map(RulebookReader::planRow)
-        .toList();
+    Row row = files.file("band-plan").on(day);
+    List<PlanRow> rows = row.rows("rows").stream().map(RulebookReader::planRow).toList();
     return new BandPlan(row.text("source"), row.text("service"), rows,
         Math.round(row.number("sideband_break_mhz") * 1e6),
-        row.texts("upper_below_break").stream().map(Span::ofMegahertz).toList());
+        row.spans("upper_below_break"));
   }
 
   private static PlanRow planRow(Row row) {
     List<PlanUse> uses = new ArrayList<>();
     for (String word : row.text("uses").split(" ")) {
-      uses.add(PlanUse.of(word));
+      try {
+        uses.add(PlanUse.of(word));
+      } catch (IllegalArgumentException e) {
+        throw row.problem("uses", "out of " + String.join(", ", java.util.Arrays.stream(PlanUse.values())
+            .map(use -> use.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-')).toList()));
+      }
     }
     return new PlanRow(row.span("mhz"), new TreeSet<>(uses), row.optional("calling"),
-        row.texts("offsets_mhz").stream().map(text -> Math.round(Double.parseDouble(text) * 1e6)).toList(),
+        row.texts("offsets_mhz").stream().map(text -> offset(row, text)).toList(),
         row.texts("rasters").stream().map(text -> raster(row, text)).toList(), row.flag("raster_choice"),
         row.optional("note"), row.optional("warning"), false);
   }
@@ -223,11 +257,23 @@ public final class RulebookReader {
     if (start.isEmpty()) {
       throw row.problem("rasters", "start and step such as 146.610+15");
     }
-    return new Raster(start.get().hertz(), Math.round(Double.parseDouble(text.substring(plus + 1)) * 1000));
+    return new Raster(start.get().hertz(), Math.round(decimal(row, "rasters", text.substring(plus + 1), "start and step such as 146.610+15") * 1000));
   }
 
-  private static ToneTable tones() {
-    Row row = file("/rulebooks/tones.yaml");
+  private static long offset(Row row, String text) {
+    return Math.round(decimal(row, "offsets_mhz", text, "input minus output in MHz such as -0.6") * 1e6);
+  }
+
+  private static double decimal(Row row, String key, String text, String expected) {
+    try {
+      return Double.parseDouble(text);
+    } catch (NumberFormatException e) {
+      throw row.problem(key, expected);
+    }
+  }
+
+  private ToneTable tones() {
+    Row row = files.common("tones");
     return new ToneTable(row.texts("ctcss_hz").stream().map(RulebookReader::ctcss).toList(),
         row.texts("consumer_codes_hz").stream().map(RulebookReader::ctcss).toList(),
         ctcss(row.text("factory_default_hz")),

@@ -90,7 +90,7 @@ final class Channels {
   }
 
   private static Named direct(ChannelService service, FixedChannel channel) {
-    if (channel.reaches().isPresent()) { // an input is named: the pair is meant
+    if (channel.reaches().isPresent() && !channel.directToo()) { // an input is named: the pair is meant
       return pairOf(service, channel, channel.reaches().get());
     }
     List<Said> said = new ArrayList<>();

@@ -30,7 +30,7 @@ class HouseRulesTest {
 
   private static HouseRules house(DirectTones tones, int timeout, int raster) {
     return new HouseRules(Optional.ofNullable(tones), timeout == 0 ? OptionalInt.empty() : OptionalInt.of(timeout),
-        raster == 0 ? OptionalInt.empty() : OptionalInt.of(raster), false);
+        raster == 0 ? OptionalInt.empty() : OptionalInt.of(raster), org.wache.site.Keying.NONE);
   }
 
   @Test

@@ -92,7 +92,7 @@ class RemediesTest {
   void radiatedPowerIsCuredByTheOutputThatTheAntennaAllows() {
     AuditContext context = AuditContext.of(Audits.edition(Audits.DAY), Audits.DAY,
         List.of(org.wache.exchange.LicenceWords.holder("gmrs", Audits.edition(Audits.DAY))))
-        .with(new Antenna(new org.wache.signal.Decibels(6), new org.wache.signal.Decibels(1), true));
+        .with(new Antenna(new org.wache.signal.Decibels(6), new org.wache.signal.Decibels(1), true, java.util.OptionalDouble.empty()));
     Audit audit = new Auditor(org.wache.audit.register.Register.ALL, context).audit(Audits.list(
         RulePage.entry("", "rx_mhz=462.5625 tx_mhz=462.5625 mode=NFM power_w=5").channels()));
     Finding finding = audit.findings(0).get(0);

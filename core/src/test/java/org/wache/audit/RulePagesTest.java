@@ -32,6 +32,7 @@ import org.wache.rulebook.PlanRow;
 import org.wache.signal.Emission;
 import org.wache.signal.Frequency;
 import org.wache.signal.Watts;
+import org.wache.site.Keying;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Every rule has a page in docs/rules that is current, with a bad example that it finds and a good one that it leaves. */
@@ -72,7 +73,7 @@ class RulePagesTest {
   private static AuditContext context(Rule rule, RulePage.Example example) {
     LocalDate day = Audits.DAY;
     var edition = Audits.edition(day);
-    HouseRules house = new HouseRules(Optional.empty(), OptionalInt.of(180), OptionalInt.empty(), false);
+    HouseRules house = new HouseRules(Optional.empty(), OptionalInt.of(180), OptionalInt.empty(), Keying.NONE);
     Holder holder = example.holder().equals("land-mobile") ? fleet() : LicenceWords.holder(example.holder(), edition);
     Holder dated = switch (rule.slug()) {
       case LICENCE_EXPIRED -> until(holder, day.minusDays(1));
@@ -80,7 +81,10 @@ class RulePagesTest {
       default -> holder;
     };
     var planned = rule.slug() == Slug.LOCAL_WARNING ? edition.withPlan(edition.plan().overlaid(overlay())) : edition;
-    return AuditContext.of(planned, day, List.of(dated)).with(rule.slug() == Slug.TIMEOUT_LONG ? house : HouseRules.NONE)
+    boolean site = rule.getClass().getPackageName().endsWith(".site");
+    Antenna mobile = Antenna.of(3).at(java.util.OptionalDouble.of(3.5));
+    return AuditContext.of(planned, day, List.of(dated)).with(rule.slug() == Slug.TIMEOUT_LONG ? house : HouseRules.NONE.keying(site ? Keying.ALL : Keying.NONE))
+        .with(rule.slug() == Slug.EXPOSURE_DISTANCE ? mobile : Antenna.ASSUMED)
         .forRadios(radio(rule.slug()));
   }
 

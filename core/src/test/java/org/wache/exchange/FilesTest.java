@@ -118,7 +118,7 @@ class FilesTest {
     assertThat(context.holders().get(1).name()).isEqualTo("holder 2");
     assertThat(context.antenna().net().value()).isEqualTo(1.8, org.assertj.core.api.Assertions.within(1e-9));
     assertThat(context.site()).contains(Circle.site(new Place(45.2, -93.1, Optional.of("MN"))));
-    assertThat(context.houseRules().keyedTogether()).isTrue();
+    assertThat(context.houseRules().keyedTogether()).isEqualTo(org.wache.site.Keying.ALL);
     assertThat(context.radios()).extracting(Radio::name).containsExactly("Handheld A");
   }
 

@@ -32,7 +32,7 @@ public final class RepeaterInputOnly implements RouteRule {
   @Override
   public List<Finding> on(Route route) {
     Optional<Frequency> reaches = route.channel().flatMap(FixedChannel::reaches);
-    if (reaches.isEmpty() || route.on().isPair()) {
+    if (reaches.isEmpty() || route.on().isPair() || route.channel().get().directToo()) {
       return List.of();
     }
     Frequency output = reaches.get();

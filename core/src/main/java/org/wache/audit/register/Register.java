@@ -41,6 +41,12 @@ import org.wache.audit.plan.OffRaster;
 import org.wache.audit.plan.OffsetUnusual;
 import org.wache.audit.plan.ReversedPair;
 import org.wache.audit.plan.SidebandHabit;
+import org.wache.audit.site.AdjacentOverlap;
+import org.wache.audit.site.CoChannel;
+import org.wache.audit.site.ExposureDistance;
+import org.wache.audit.site.Harmonic;
+import org.wache.audit.site.Intermod;
+import org.wache.audit.site.TransmitNearReceive;
 import org.wache.audit.tone.AccessToneMissing;
 import org.wache.audit.tone.CallingTone;
 import org.wache.audit.tone.ToneClash;
@@ -63,7 +69,13 @@ public final class Register {
           new ToneMismatch(),
           new ToneClash(),
           new TimeoutOff(),
-          new TimeoutLong()),
+          new TimeoutLong(),
+          new CoChannel(),
+          new AdjacentOverlap(),
+          new Intermod(),
+          new Harmonic(),
+          new TransmitNearReceive(),
+          new ExposureDistance()),
       List.of(
           new RadioRange(),
           new RadioStep(),

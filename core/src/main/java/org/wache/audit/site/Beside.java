@@ -1,0 +1,66 @@
+package org.wache.audit.site;
+
+import java.util.List;
+import java.util.Optional;
+import org.wache.audit.Entry;
+import org.wache.audit.EntryRule;
+import org.wache.audit.Finding;
+import org.wache.audit.Sites;
+import org.wache.audit.Slug;
+import org.wache.site.Findings;
+import org.wache.site.Hit;
+
+/** What all rules about transmitters beside a receiver share: they speak only of lists that are keyed together. */
+abstract class Beside implements EntryRule {
+
+  private final Slug slug;
+  private final List<Hit.Kind> kinds;
+
+  Beside(Slug slug, Hit.Kind... kinds) {
+    this.slug = slug;
+    this.kinds = List.of(kinds);
+  }
+
+  @Override
+  public final Slug slug() {
+    return slug;
+  }
+
+  @Override
+  public final List<Finding> on(Entry entry) {
+    if (!entry.context().houseRules().keyedTogether().any()) {
+      return List.of();
+    }
+    Sites.Reached reached = entry.sites().at(entry.position());
+    Findings found = reached.findings();
+    long count = kinds.stream().mapToLong(found::count).sum();
+    if (count == 0) {
+      return List.of();
+    }
+    Hit nearest = kinds.stream().map(found::nearest).flatMap(List::stream)
+        .min(java.util.Comparator.comparingLong(Hit::off)).orElseThrow();
+    String site = reached.site().map(Sites.Site::name).filter(name -> !name.isEmpty()).map(name -> " (" + name + ")").orElse("");
+    return List.of(Finding.query(slug)
+        .message(() -> words(entry, nearest, count) + site + ".")
+        .working(() -> HitWords.sum(nearest, entry.list()))
+        .source(source(entry, nearest))
+        .advice(() -> List.of("The page “On site” shows every hit and finds the least change that clears it."))
+        .cures(() -> Clearing.cures(entry)));
+  }
+
+  /** What is, without a full stop. */
+  abstract String words(Entry entry, Hit nearest, long count);
+
+  String source(Entry entry, Hit nearest) {
+    return "common practice, no source";
+  }
+
+  /** {@code and 3 more} for those that are not told. */
+  static String more(long count) {
+    return count == 1 ? "" : ", and " + (count - 1) + " more " + (count == 2 ? "does" : "do");
+  }
+
+  static Optional<Long> apart(Hit hit) {
+    return hit.off() == 0 ? Optional.empty() : Optional.of(hit.off());
+  }
+}

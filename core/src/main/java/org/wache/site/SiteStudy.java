@@ -1,0 +1,357 @@
+package org.wache.site;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.BitSet;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import org.wache.channel.Channel;
+import org.wache.rulebook.Nearness;
+import org.wache.signal.Span;
+
+/**
+ * What the transmitters of one site do to its receivers when any of them may be keyed at one time: products of the third
+ * order (2A − B and A + B − C) and the fifth (3A − 2B), harmonics, overlap, nearness.
+ *
+ * <p>The sums of all pairs are sorted once, and products are found by searching in them: n² log n for n transmitters,
+ * though there may be n³ products. Those are counted; only the nearest of each kind are kept. A radio does not listen
+ * while it is keyed, so that products of an entry's own transmitter do not count against it. Immutable, safe to share.
+ */
+public final class SiteStudy {
+
+  /** How many hits of a kind are kept for a receiver. */
+  public static final int KEPT = 12;
+  /** With more transmitters keyed together products are not worked out: nobody keys them. */
+  public static final int MOST_EMITTERS = 1_000;
+  /** What the audio adds to each side of a product, hertz: the highest frequency of telephony, 47 CFR 2.202(g). */
+  private static final long AUDIO = 3_000;
+
+  private final List<Channel> channels;
+  private final List<Integer> positions;
+  private final List<Nearness> nearness;
+  private final BitSet used = new BitSet();
+  private final List<Emitter> emitters;
+  private final long[] centres;
+  private final long widest;
+  private final long widestDeviation;
+  private final List<SumTable> sums;
+  private final Map<Integer, Integer> emitterOf = new HashMap<>();
+
+  /**
+   * @param channels all entries of the list
+   * @param positions those that this site uses
+   * @param nearness how near a transmitter may be to a receiver
+   */
+  public SiteStudy(List<Channel> channels, List<Integer> positions, List<Nearness> nearness) {
+    this.channels = channels;
+    this.positions = List.copyOf(positions);
+    this.nearness = List.copyOf(nearness);
+    positions.forEach(used::set);
+    this.emitters = emitters(channels, positions);
+    this.centres = emitters.stream().mapToLong(Emitter::centre).toArray();
+    this.widest = emitters.stream().mapToLong(each -> each.span().length()).max().orElse(0);
+    this.widestDeviation = emitters.stream().mapToLong(Emitter::deviation).max().orElse(0);
+    this.sums = complete() ? sums(emitters) : List.of();
+    for (int i = 0; i < emitters.size(); i++) {
+      for (int entry : emitters.get(i).entries()) {
+        emitterOf.put(entry, i);
+      }
+    }
+  }
+
+  private static List<Emitter> emitters(List<Channel> channels, List<Integer> positions) {
+    Map<Long, List<Integer>> byCentre = new TreeMap<>();
+    for (int position : positions) {
+      channels.get(position).occupied()
+          .ifPresent(span -> byCentre.computeIfAbsent(middle(span), any -> new ArrayList<>()).add(position));
+    }
+    List<Emitter> all = new ArrayList<>();
+    byCentre.forEach((centre, entries) -> {
+      Channel widest = entries.stream().map(channels::get)
+          .reduce((a, b) -> a.occupied().orElseThrow().length() >= b.occupied().orElseThrow().length() ? a : b).orElseThrow();
+      long deviation = entries.stream().mapToLong(i -> Emitter.deviation(channels.get(i).emission().orElseThrow())).max().orElse(0);
+      all.add(new Emitter(entries, centre, deviation, widest.occupied().orElseThrow()));
+    });
+    return List.copyOf(all);
+  }
+
+  private static long middle(Span span) {
+    return (span.low() + span.high()) / 2;
+  }
+
+  private static List<SumTable> sums(List<Emitter> emitters) {
+    int n = emitters.size();
+    Map<Long, int[]> pairs = new LinkedHashMap<>();
+    Map<Long, Integer> counts = new HashMap<>();
+    for (int a = 0; a < n; a++) {
+      for (int b = a + 1; b < n; b++) {
+        long deviation = emitters.get(a).deviation() + emitters.get(b).deviation();
+        int count = counts.merge(deviation, 1, Integer::sum);
+        int[] some = pairs.computeIfAbsent(deviation, any -> new int[64]);
+        if (count > some.length) {
+          some = Arrays.copyOf(some, some.length * 2);
+          pairs.put(deviation, some);
+        }
+        some[count - 1] = a * n + b;
+      }
+    }
+    return pairs.entrySet().stream()
+        .map(each -> new SumTable(each.getKey(), emitters, each.getValue(), counts.get(each.getKey()))).toList();
+  }
+
+  /** Whether products were worked out: not with more than {@link #MOST_EMITTERS} transmitters. */
+  public boolean complete() {
+    return emitters.size() <= MOST_EMITTERS;
+  }
+
+  /** The frequencies that it transmits on, in order. */
+  public List<Emitter> emitters() {
+    return emitters;
+  }
+
+  /** The same site for a list in which entries changed. */
+  public SiteStudy of(List<Channel> changed) {
+    return new SiteStudy(changed, positions, nearness);
+  }
+
+  /** The entries of the site, in the list's order. */
+  public List<Integer> positions() {
+    return positions;
+  }
+
+  /** Whether it uses an entry. */
+  public boolean uses(int position) {
+    return used.get(position);
+  }
+
+  /** Its receivers, in the list's order. */
+  public List<Receiver> receivers() {
+    return positions.stream().filter(i -> channels.get(i).receive().isPresent()).map(i -> Receiver.of(i, channels.get(i))).toList();
+  }
+
+  /** What reaches the receiver of an entry. */
+  public Findings at(int entry) {
+    return channels.get(entry).receive().isEmpty() ? Findings.NONE : at(Receiver.of(entry, channels.get(entry)));
+  }
+
+  /** What would reach a receiver; one below 0 has no transmitter of its own. */
+  public Findings at(Receiver receiver) {
+    Collector found = new Collector();
+    direct(receiver, found);
+    harmonics(receiver, found);
+    if (complete()) {
+      products(receiver, 2, 1, Hit.Kind.THIRD_ORDER, found);
+      products(receiver, 3, 2, Hit.Kind.FIFTH_ORDER, found);
+      triples(receiver, found);
+    }
+    return found.findings();
+  }
+
+  /** Whether a transmitter is the receiver's own, or what it is there to hear. */
+  private boolean wanted(Receiver receiver, int emitter) {
+    Emitter there = emitters.get(emitter);
+    return there.centre() == receiver.centre()
+        || there.entries().size() == 1 && there.entries().get(0) == receiver.entry();
+  }
+
+  private void direct(Receiver receiver, Collector found) {
+    Span heard = new Span(receiver.centre() - receiver.half(), receiver.centre() + receiver.half());
+    long least = nearness.stream().filter(row -> row.span().contains(receiver.centre())).mapToLong(Nearness::least)
+        .findFirst().orElse(0);
+    Span own = receiver.entry() < 0 ? heard : channels.get(receiver.entry()).occupied().orElse(heard);
+    long reach = Math.max(least, widest + own.length() + receiver.half());
+    int ownEmitter = receiver.entry() < 0 ? -1 : emitterOf.getOrDefault(receiver.entry(), -1);
+    around(receiver.centre(), reach, i -> direct(receiver, i, heard, own, least, found));
+    if (ownEmitter >= 0 && emitters.get(ownEmitter).centre() != receiver.centre()) {
+      around(emitters.get(ownEmitter).centre(), widest + own.length(), i -> {
+        if (Math.abs(centres[i] - receiver.centre()) > reach) {
+          direct(receiver, i, heard, own, least, found);
+        }
+      });
+    }
+  }
+
+  private interface Index {
+    void accept(int emitter);
+  }
+
+  private void around(long centre, long reach, Index each) {
+    for (int i = SumTable.lowest(centres, centre - reach); i < centres.length && centres[i] <= centre + reach; i++) {
+      each.accept(i);
+    }
+  }
+
+  private void direct(Receiver receiver, int i, Span heard, Span own, long least, Collector found) {
+    Emitter there = emitters.get(i);
+    boolean others = there.entries().stream().anyMatch(entry -> entry != receiver.entry());
+    if (!others) {
+      return;
+    }
+    Emitter other = new Emitter(there.entries().stream().filter(entry -> entry != receiver.entry()).toList(), there.centre(),
+        there.deviation(), there.span());
+    boolean sameTransmit = receiver.entry() >= 0 && there.entries().contains(receiver.entry());
+    Hit.Kind kind = there.centre() == receiver.centre() || sameTransmit ? Hit.Kind.CO_CHANNEL
+        : there.span().overlaps(heard) || receiver.entry() >= 0 && channels.get(receiver.entry()).occupied().isPresent() && there.span().overlaps(own)
+            ? Hit.Kind.OVERLAP
+        : Math.abs(there.centre() - receiver.centre()) < least ? Hit.Kind.NEAR : null;
+    if (kind != null) {
+      found.add(new Hit(kind, receiver, List.of(new Hit.Term(1, other)), there.centre(), there.span().length() / 2));
+    }
+  }
+
+  private void harmonics(Receiver receiver, Collector found) {
+    for (int factor = 2; factor <= 3; factor++) {
+      long reach = receiver.half() + factor * widestDeviation + AUDIO;
+      int from = SumTable.lowest(centres, (receiver.centre() - reach) / factor);
+      for (int i = from; i < centres.length && factor * centres[i] <= receiver.centre() + reach; i++) {
+        Emitter there = emitters.get(i);
+        long half = factor * there.deviation() + AUDIO;
+        if (Math.abs(factor * there.centre() - receiver.centre()) < half + receiver.half() && !wanted(receiver, i)) {
+          found.add(new Hit(Hit.Kind.HARMONIC, receiver, List.of(new Hit.Term(factor, there)), factor * there.centre(), half));
+        }
+      }
+    }
+  }
+
+  /** Products of two: {@code more}·A − {@code less}·B. */
+  private void products(Receiver receiver, int more, int less, Hit.Kind kind, Collector found) {
+    long reach = receiver.half() + (more + less) * widestDeviation + AUDIO;
+    for (int a = 0; a < centres.length; a++) {
+      if (wanted(receiver, a)) {
+        continue;
+      }
+      long rest = more * centres[a] - receiver.centre();
+      for (int b = SumTable.lowest(centres, Math.floorDiv(rest - reach, less)); b < centres.length && less * centres[b] <= rest + reach; b++) {
+        Emitter plus = emitters.get(a);
+        Emitter minus = emitters.get(b);
+        long half = more * plus.deviation() + less * minus.deviation() + AUDIO;
+        long lands = more * plus.centre() - less * minus.centre();
+        if (a != b && !wanted(receiver, b) && Math.abs(lands - receiver.centre()) < half + receiver.half()) {
+          found.add(new Hit(kind, receiver, List.of(new Hit.Term(more, plus), new Hit.Term(-less, minus)), lands, half));
+        }
+      }
+    }
+  }
+
+  /** Products of three, A + B − C: sums of two that lie around receiver + C. */
+  private void triples(Receiver receiver, Collector found) {
+    int own = -1;
+    for (int i = 0; i < centres.length; i++) {
+      own = wanted(receiver, i) && centres[i] != receiver.centre() ? i : own;
+    }
+    int heard = Arrays.binarySearch(centres, receiver.centre());
+    for (int c = 0; c < centres.length; c++) {
+      if (c == own || c == heard) {
+        continue;
+      }
+      for (SumTable table : sums) {
+        triples(receiver, c, table, own, heard, found);
+      }
+    }
+  }
+
+  private void triples(Receiver receiver, int c, SumTable table, int own, int heard, Collector found) {
+    Emitter minus = emitters.get(c);
+    long half = table.deviation + minus.deviation() + AUDIO;
+    long reach = half + receiver.half();
+    long target = receiver.centre() + minus.centre();
+    int from = table.from(target - reach + 1);
+    int to = table.from(target + reach);
+    if (from >= to) {
+      return;
+    }
+    long count = to - from - excluded(receiver, c, table, own, heard, reach);
+    if (count <= 0) {
+      return;
+    }
+    found.count(Hit.Kind.THIRD_ORDER, count);
+    int up = table.from(target);
+    int down = up - 1;
+    for (int kept = 0; kept < KEPT && (up < to || down >= from); ) {
+      boolean upper = down < from || up < to && table.sum(up) - target <= target - table.sum(down);
+      int at = upper ? up++ : down--;
+      long off = Math.abs(table.sum(at) - target);
+      if (!found.wants(Hit.Kind.THIRD_ORDER, off)) {
+        return;
+      }
+      int a = table.first(at);
+      int b = table.second(at);
+      if (a != c && b != c && a != own && b != own && a != heard && b != heard) {
+        Emitter one = emitters.get(a);
+        Emitter other = emitters.get(b);
+        found.keep(new Hit(Hit.Kind.THIRD_ORDER, receiver, List.of(new Hit.Term(1, one), new Hit.Term(1, other), new Hit.Term(-1, minus)),
+            table.sum(at) - minus.centre(), half));
+        kept++;
+      }
+    }
+  }
+
+  /** How many of the sums in reach hold C, the receiver's own transmitter, or what it is there to hear. */
+  private long excluded(Receiver receiver, int c, SumTable table, int own, int heard, long reach) {
+    long count = 0;
+    int[] out = {c, own, heard};
+    for (int k = 0; k < out.length; k++) {
+      int fixed = out[k];
+      if (fixed < 0 || k == 2 && heard == own) {
+        continue;
+      }
+      long rest = receiver.centre() + centres[c] - centres[fixed];
+      for (int x = SumTable.lowest(centres, rest - reach + 1); x < centres.length && centres[x] < rest + reach; x++) {
+        boolean counted = x == fixed || k > 0 && x == c || k > 1 && x == own;
+        if (!counted && emitters.get(x).deviation() + emitters.get(fixed).deviation() == table.deviation) {
+          count++;
+        }
+      }
+    }
+    return count;
+  }
+
+  /** Counts the hits of a receiver and keeps the nearest of each kind. */
+  private static final class Collector {
+    private final Map<Hit.Kind, Long> counts = new EnumMap<>(Hit.Kind.class);
+    private final Map<Hit.Kind, List<Hit>> nearest = new EnumMap<>(Hit.Kind.class);
+
+    void add(Hit hit) {
+      count(hit.kind(), 1);
+      keep(hit);
+    }
+
+    void count(Hit.Kind kind, long more) {
+      counts.merge(kind, more, Long::sum);
+    }
+
+    /** Whether a hit so far off would be among the nearest. */
+    boolean wants(Hit.Kind kind, long off) {
+      List<Hit> kept = nearest.getOrDefault(kind, List.of());
+      return kept.size() < KEPT || off < kept.get(kept.size() - 1).off();
+    }
+
+    void keep(Hit hit) {
+      if (!wants(hit.kind(), hit.off())) {
+        return;
+      }
+      List<Hit> kept = nearest.computeIfAbsent(hit.kind(), any -> new ArrayList<>(KEPT + 1));
+      int at = kept.size();
+      while (at > 0 && kept.get(at - 1).off() > hit.off()) {
+        at--;
+      }
+      kept.add(at, hit);
+      if (kept.size() > KEPT) {
+        kept.remove(KEPT);
+      }
+    }
+
+    Findings findings() {
+      if (counts.isEmpty()) {
+        return Findings.NONE;
+      }
+      Map<Hit.Kind, List<Hit>> copy = new EnumMap<>(Hit.Kind.class);
+      nearest.forEach((kind, hits) -> copy.put(kind, List.copyOf(hits)));
+      return new Findings(counts, copy);
+    }
+  }
+}
