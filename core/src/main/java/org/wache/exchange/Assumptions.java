@@ -7,7 +7,9 @@ import org.wache.audit.Audit;
 import org.wache.audit.AuditContext;
 import org.wache.channel.Channel;
 import org.wache.radio.Radio;
+import org.wache.rulebook.PlanRow;
 import org.wache.signal.Mode;
+import org.wache.site.SiteStudy;
 
 /** What an audit had to assume, in sentences. */
 public final class Assumptions {
@@ -31,8 +33,10 @@ public final class Assumptions {
     if (!context.antenna().known() && !ownAntennas) {
       all.add("Nothing is known of the antenna: radiated power is reckoned at 0 dBd without feed loss.");
     }
-    all.add("Stations are hand-held or mobile, not fixed.");
-    if (context.houseRules().twoMetreRasterKhz().isEmpty()) {
+    if (context.antenna().heightM().isEmpty()) {
+      all.add("Stations are hand-held or mobile, not fixed.");
+    }
+    if (context.houseRules().twoMetreRasterKhz().isEmpty() && context.edition().plan().rows().stream().anyMatch(PlanRow::rasterChoice)) {
       all.add("No raster is settled for 2 m: 15 kHz is held against the list.");
     }
     if (audit.list().channels().stream().anyMatch(Assumptions::bareDigital)) {
@@ -47,9 +51,23 @@ public final class Assumptions {
     if (!context.radios().isEmpty()) {
       all.add("Held against these radios too: " + String.join(", ", context.radios().stream().map(Radio::name).distinct().toList()) + ".");
     }
-    all.add(context.radios().isEmpty()
-        ? "Not judged: certification and fit of radios, because no radio is named; interference, exposure."
-        : "Not judged: interference, exposure.");
+    List<String> notJudged = new ArrayList<>();
+    if (context.radios().isEmpty()) {
+      notJudged.add("certification and fit of radios, because no radio is named");
+    }
+    if (!context.houseRules().keyedTogether().any()) {
+      notJudged.add("interference, because the list is not marked as used at one site");
+    } else if (audit.sites().all().stream().anyMatch(site -> !site.study().complete())) {
+      notJudged.add("products of more than " + SiteStudy.MOST_EMITTERS + " transmitters keyed together");
+    }
+    if (context.antenna().heightM().isEmpty()) {
+      notJudged.add("exposure, because no antenna height of a fixed or mobile station is named");
+    } else {
+      all.add("Exposure is reckoned for a station that is keyed all the time, with 2 m of the antenna's height for people.");
+    }
+    if (!notJudged.isEmpty()) {
+      all.add("Not judged: " + String.join("; ", notJudged) + ".");
+    }
     return all;
   }
 

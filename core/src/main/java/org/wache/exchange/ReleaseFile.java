@@ -105,6 +105,11 @@ public final class ReleaseFile {
     return release().path("rulebook").path("edition").asString("");
   }
 
+  /** The texts of what was added to the rulebook as it ships. */
+  public List<String> additions() {
+    return texts(release().path("rulebook").path("additions"));
+  }
+
   public String releasedAt() {
     return release().path("releasedAt").asString("");
   }
@@ -216,7 +221,7 @@ public final class ReleaseFile {
    * @throws org.wache.rulebook.RulebookProblem when that rulebook does not ship with this application
    */
   public Audit again(Part part) {
-    return new Auditor(Register.ALL, part.context().under(RulebookReader.shipped(rulebook()).on(day()), day(), part.context().holders())).audit(part.list());
+    return new Auditor(Register.ALL, part.context().under(RulebookReader.with(rulebook(), additions()).on(day()), day(), part.context().holders())).audit(part.list());
   }
 
   private static byte[] bytes(JsonNode node) {

@@ -45,7 +45,10 @@ public final class ReleaseWriter {
     ObjectNode release = JsonText.MAPPER.createObjectNode().put("group", content.group()).put("list", content.list())
         .put("revision", content.revision()).put("overlayVersion", content.overlayVersion());
     AuditContext context = content.parts().get(0).audit().auditor().context();
-    release.putObject("rulebook").put("id", context.edition().rulebook()).put("edition", context.edition().dates().id());
+    ObjectNode rulebook = release.putObject("rulebook").put("id", context.edition().rulebook()).put("edition", context.edition().dates().id());
+    if (!context.edition().additions().isEmpty()) {
+      context.edition().additions().forEach(rulebook.putArray("additions")::add);
+    }
     ArrayNode parts = release.putArray("parts");
     content.parts().forEach(part -> part(parts.addObject(), part));
     ArrayNode models = release.putArray("models");

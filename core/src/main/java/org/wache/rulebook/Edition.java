@@ -226,7 +226,7 @@ public final class Edition {
     return stations.data();
   }
 
-  /** The private services that were added to what ships. */
+  /** The texts of the additions ({@code wache-rulebook/1}) to the rulebook as it ships. */
   public List<String> additions() {
     return additions;
   }

@@ -25,6 +25,7 @@ final class RulebookFiles {
 
   private final String id;
   private final MarkedYaml marks = new MarkedYaml();
+  private final List<String> added;
   private final List<Addition> additions = new ArrayList<>();
   private final List<Row> texts = new ArrayList<>();
   private final Map<String, Optional<Row>> read = new HashMap<>();
@@ -35,11 +36,17 @@ final class RulebookFiles {
    */
   RulebookFiles(String id, List<String> added) {
     this.id = id;
+    this.added = List.copyOf(added);
     for (String text : added) {
       Row root = new Row("The file", marks.read("The file", text), marks, Optional.empty());
       texts.add(root);
       additions.add(Addition.of(root));
     }
+  }
+
+  /** The texts of what was added. */
+  List<String> added() {
+    return added;
   }
 
   /** What was added. */

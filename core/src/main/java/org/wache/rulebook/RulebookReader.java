@@ -103,7 +103,7 @@ public final class RulebookReader {
         ChannelNames.read(files.optional("channel-names").on(day)), Listening.read(files.optional("listening").on(day)),
         new GeographyReader(files.optional("places").on(day), files::regions).geography(),
         RegionSets.read(files.common("region-sets")), MeasurementLimits.read(files.optional("measurements").on(day)),
-        new Edition.Stations(ExposureLimits.read(files.optional("exposure").on(day)), StationData.read(files.common("station"))), added);
+        new Edition.Stations(ExposureLimits.read(files.optional("exposure").on(day)), StationData.read(files.common("station"))), files.added());
   }
 
   private Service service(Row row) {

@@ -32,6 +32,7 @@ class GroupOf {
     questions.put("image", "select radio_unit.club_id from saved_image join radio_unit on radio_unit.id = saved_image.unit_id where saved_image.id = :id");
     questions.put("invitation", "select club_id from invitation where id = :id");
     questions.put("release", "select club_id from release where id = :id");
+    questions.put("station", "select club_id from station where id = :id and not removed");
     questions.put("waiver", "select channel_list.club_id from waiver join channel_list on channel_list.id = waiver.list_id where waiver.id = :id");
     return questions;
   }

@@ -19,7 +19,7 @@ final class WorkingRole implements Callback {
   static final List<String> RECORD = List.of("log", "list_change", "roster_change", "radio_change", "overlay", "entry_past", "entry_order",
       "saved_image", "measurement", "air_check", "release_carrier");
   /** Tables of which nothing is deleted. */
-  static final List<String> KEPT = List.of("release", "waiver", "sign_off", "unit_load", "custody", "bench_run", "bench_job", "invitation", "account");
+  static final List<String> KEPT = List.of("release", "waiver", "sign_off", "unit_load", "custody", "bench_run", "bench_job", "invitation", "account", "rulebook_addition", "station");
   /** One at a time: two servers that start together would get in each other's way. */
   private static final long TURN = 7_269_812_345L;
 
@@ -88,6 +88,8 @@ final class WorkingRole implements Callback {
     statement.execute("revoke delete on " + String.join(", ", KEPT) + " from " + role);
     statement.execute("revoke update on release from " + role);
     statement.execute("grant update (recalled_by, recalled_at, recall_reason) on release to " + role);
+    statement.execute("revoke update on rulebook_addition from " + role);
+    statement.execute("grant update (taken_by, taken_at, taken_note) on rulebook_addition to " + role);
     statement.execute("revoke insert, update, delete on flyway_schema_history from " + role);
   }
 

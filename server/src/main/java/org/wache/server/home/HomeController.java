@@ -15,13 +15,13 @@ import org.springframework.web.bind.annotation.RestController;
 import org.wache.audit.LicenceTime;
 import org.wache.rulebook.Edition;
 import org.wache.rulebook.Rulebook;
-import org.wache.rulebook.RulebookReader;
 import org.wache.server.accounts.WhoAsks;
 import org.wache.server.lists.ListEffect;
 import org.wache.server.lists.ListEffects;
 import org.wache.server.papers.CarriedLicence;
 import org.wache.server.roster.Party;
 import org.wache.server.roster.RosterService;
+import org.wache.server.rulebooks.Rulebooks;
 
 /** What time brings: licences that end, and lists that a new edition of the rulebook changes. */
 @RestController
@@ -32,8 +32,10 @@ class HomeController {
   private final WhoAsks who;
   private final Todos todos;
   private final Clock clock;
+  private final Rulebooks rulebooks;
 
-  HomeController(RosterService roster, ListEffects effects, WhoAsks who, Todos todos, Clock clock) {
+  HomeController(RosterService roster, ListEffects effects, WhoAsks who, Todos todos, Clock clock, Rulebooks rulebooks) {
+    this.rulebooks = rulebooks;
     this.todos = todos;
     this.roster = roster;
     this.effects = effects;
@@ -61,7 +63,7 @@ class HomeController {
       party.licences().forEach(licence -> ending(party, licence, today).ifPresent(ending::add));
     }
     ending.sort(Comparator.comparing(EndingLicence::expires));
-    Rulebook rulebook = RulebookReader.shipped("us");
+    Rulebook rulebook = rulebooks.ofGroup(group);
     Optional<EditionInForce> next = rulebook.editions().stream().filter(each -> each.from().isAfter(today)).findFirst()
         .map(HomeController::edition);
     return new Home(today, edition(rulebook.on(today).dates()), next.orElse(null), ending,

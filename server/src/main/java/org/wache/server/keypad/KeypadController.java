@@ -35,6 +35,7 @@ import org.wache.server.problems.Missing;
 import org.wache.server.problems.Refused;
 import org.wache.server.radios.Fleet;
 import org.wache.server.releases.Releases;
+import org.wache.server.rulebooks.Rulebooks;
 import org.wache.signal.Frequency;
 import org.wache.signal.Tone;
 
@@ -168,7 +169,7 @@ class KeypadController {
   }
 
   private List<Tone> tones() {
-    ToneTable table = RulebookReader.shipped("us").on(LocalDate.now(clock)).tones();
+    ToneTable table = RulebookReader.shipped(Rulebooks.usual()).on(LocalDate.now(clock)).tones();
     List<Tone> all = new ArrayList<>(table.ctcss());
     all.addAll(table.dcs());
     return all;

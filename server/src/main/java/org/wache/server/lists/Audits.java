@@ -7,12 +7,15 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
+import org.wache.licence.Holder;
+import org.wache.rulebook.Rulebook;
 import org.wache.server.database.Newest;
 import org.wache.audit.Audit;
 import org.wache.audit.AuditContext;
 import org.wache.audit.Auditor;
 import org.wache.audit.register.Register;
 import org.wache.channel.ChannelList;
+import org.wache.server.rulebooks.Rulebooks;
 
 /**
  * Audits of the lists' newest versions, kept while they are looked at. A version of a list never changes, so that what
@@ -28,11 +31,13 @@ class Audits {
   private final Clock clock;
   private final Map<Key, Audited> kept = Collections.synchronizedMap(new Newest<>(KEPT));
   private final Map<Key, Views.ListSummary> summaries = Collections.synchronizedMap(new Newest<>(KEPT_SUMMARIES));
+  private final Rulebooks rulebooks;
 
   /** What an audit depends on: a later version of any of it makes another key. */
-  record Key(long list, int version, int parentVersion, int roster, int overlay, int radios, LocalDate day) {}
+  record Key(long list, int version, int parentVersion, int roster, int overlay, int radios, int rulebooks, LocalDate day) {}
 
-  Audits(ListStore store, Clock clock) {
+  Audits(ListStore store, Clock clock, Rulebooks rulebooks) {
+    this.rulebooks = rulebooks;
     this.store = store;
     this.clock = clock;
   }
@@ -69,7 +74,7 @@ class Audits {
   private static Key key(Source source, LocalDate day) {
     ListStore.Head head = source.head();
     return new Key(head.id(), head.version(), source.parent().map(ListStore.Head::version).orElse(0),
-        head.rosterVersion(), head.overlayVersion(), head.radiosVersion(), day);
+        head.rosterVersion(), head.overlayVersion(), head.radiosVersion(), head.rulebooksVersion(), day);
   }
 
   private Audited audited(Source source, LocalDate day) {
@@ -86,22 +91,38 @@ class Audits {
     return context(source, today(), store.carriers(List.of(source.head().id())).get(source.head().id()), overlay);
   }
 
-  private static AuditContext context(Source source, LocalDate day, List<RosterHolder> carriers) {
+  private AuditContext context(Source source, LocalDate day, List<RosterHolder> carriers) {
     return context(source, day, carriers, source.head().overlay());
   }
 
   /** As {@link #context} today, under the rules of another day. */
   AuditContext contextUnderRulesOf(Source source, LocalDate rules) {
     return placed(source).at(rules, today(), store.carriers(List.of(source.head().id())).get(source.head().id()),
-        source.head().overlay(), source.head().radios());
+        source.head().overlay(), source.head().radios(), rulebooks.of(rulebook(source)));
   }
 
-  private static AuditContext context(Source source, LocalDate day, List<RosterHolder> carriers, String overlay) {
-    return placed(source).at(day, carriers, overlay, source.head().radios());
+  /** As {@link #context} today, under another rulebook as it is on a day. */
+  AuditContext contextUnder(Source source, Rulebook rulebook, LocalDate rules) {
+    return placed(source).at(rules, today(), store.carriers(List.of(source.head().id())).get(source.head().id()),
+        source.head().overlay(), source.head().radios(), rulebook);
+  }
+
+  /** Those of the roster as holders under the rulebook of a list. */
+  List<Holder> holders(Source source, LocalDate day, List<RosterHolder> roster) {
+    return placed(source).with(List.of()).at(day, roster, "[]", "[]", rulebooks.of(rulebook(source))).holders();
+  }
+
+  /** The rulebook that a list is held against. */
+  String rulebook(Source source) {
+    return placed(source).rulebook();
+  }
+
+  private AuditContext context(Source source, LocalDate day, List<RosterHolder> carriers, String overlay) {
+    return placed(source).at(day, carriers, overlay, source.head().radios(), rulebooks.of(rulebook(source)));
   }
 
   /** A variant is used where its parent is, under its house rules. */
-  private static Context placed(Source source) {
+  Context placed(Source source) {
     Context own = Context.of(source.head().context());
     return source.parent().map(parent -> Context.of(parent.context()).with(own.carriers())).orElse(own);
   }

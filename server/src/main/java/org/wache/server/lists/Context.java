@@ -8,9 +8,13 @@ import org.wache.audit.AuditContext;
 import org.wache.exchange.ContextFile;
 import org.wache.exchange.FileProblem;
 import org.wache.licence.Holder;
+import org.wache.rulebook.Edition;
+import org.wache.rulebook.Rulebook;
+import org.wache.rulebook.RulebookProblem;
 import org.wache.rulebook.RulebookReader;
 import org.wache.server.papers.PapersJson;
 import org.wache.server.problems.Refused;
+import org.wache.server.rulebooks.Rulebooks;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
@@ -33,9 +37,9 @@ final class Context {
   }
 
   /** For a list of which nothing is known yet: nobody in particular carries it. */
-  static Context initial() {
+  static Context initial(String rulebook) {
     ObjectNode node = JSON.createObjectNode();
-    node.put("format", "wache-context/1").put("rulebook", "us");
+    node.put("format", "wache-context/1").put("rulebook", rulebook);
     node.putArray("holders");
     return new Context(node);
   }
@@ -45,8 +49,13 @@ final class Context {
   }
 
   /** The carriers that are named with the list itself, and these of the roster; without any, nobody in particular. Radios as a context has them. */
-  AuditContext at(LocalDate day, List<RosterHolder> roster, String overlay, String radios) {
-    return at(day, day, roster, overlay, radios);
+  AuditContext at(LocalDate day, List<RosterHolder> roster, String overlay, String radios, Rulebook rulebook) {
+    return at(day, day, roster, overlay, radios, rulebook);
+  }
+
+  /** The rulebook that the list is held against. */
+  String rulebook() {
+    return node.path("rulebook").asString(Rulebooks.usual());
   }
 
   /** The whole of it as a context file, radios aside. */
@@ -66,14 +75,21 @@ final class Context {
   }
 
   /** As it is on a day, under the rules of another. */
-  AuditContext at(LocalDate rules, LocalDate day, List<RosterHolder> roster, String overlay, String radios) {
+  AuditContext at(LocalDate rules, LocalDate day, List<RosterHolder> roster, String overlay, String radios, Rulebook rulebook) {
     ObjectNode whole = whole(roster, overlay);
     JsonNode models = JSON.readTree(radios);
     if (models.size() > 0) {
       whole.set("radios", models);
     }
     ContextFile file = ContextFile.read(JSON.writeValueAsString(whole).getBytes(StandardCharsets.UTF_8));
-    return file.under(RulebookReader.shipped(file.rulebook().orElse("us")).on(rules), day, file.holders());
+    Edition edition = rulebook.on(rules);
+    return file.under(edition, day, file.holders().stream().map(holder -> known(holder, edition)).toList());
+  }
+
+  /** A licence of a class that the rulebook does not know counts for nothing: it is one of another country. */
+  private static Holder known(Holder holder, Edition edition) {
+    return new Holder(holder.name(), holder.licences().stream().filter(licence -> edition.service(licence.service())
+        .filter(service -> licence.licenceClass().filter(each -> service.traits().classIndex(each) < 0).isPresent()).isEmpty()).toList());
   }
 
   /** The same context for other carriers. */
@@ -97,6 +113,8 @@ final class Context {
     settings.place().ifPresent(place -> PapersJson.write(site, place));
     settings.antennaGainDbd().ifPresent(gain -> site.put("antennaGainDbd", gain));
     settings.feedLossDb().ifPresent(loss -> site.put("feedLossDb", loss));
+    settings.antennaHeightM().ifPresent(height -> site.put("antennaHeightM", height));
+    settings.rulebook().ifPresent(id -> copy.put("rulebook", id));
     ObjectNode house = copy.withObject("/houseRules");
     put(house, "directTones", settings.directTones());
     put(house, "maxTimeoutS", settings.maxTimeoutS());
@@ -104,11 +122,41 @@ final class Context {
     put(copy, "unitsInUse", settings.unitsInUse());
     Context changed = new Context(copy);
     try {
-      changed.at(LocalDate.EPOCH, List.of(), "[]", "[]");
-    } catch (FileProblem e) {
+      changed.at(LocalDate.EPOCH, List.of(), "[]", "[]", RulebookReader.shipped(changed.rulebook()));
+    } catch (FileProblem | RulebookProblem e) {
       throw new Refused(e.getMessage() + ".");
     }
     return changed;
+  }
+
+  /** What of the list is keyed together at one site. */
+  Views.Keyed keyed() {
+    JsonNode keyed = node.path("houseRules").path("keyedTogether");
+    if (keyed.isArray()) {
+      return new Views.Keyed("bases", java.util.stream.StreamSupport.stream(keyed.spliterator(), false).map(base -> new Views.KeyedBase(
+          base.path("name").asString(""), java.util.stream.StreamSupport.stream(base.path("numbers").spliterator(), false).map(each -> each.asString("")).toList())).toList());
+    }
+    return new Views.Keyed(keyed.isString() ? "teams" : keyed.asBoolean(false) ? "all" : "none", List.of());
+  }
+
+  /** The same context with something else keyed together. */
+  Context with(Views.Keyed keyed) {
+    ObjectNode copy = node.deepCopy();
+    ObjectNode house = copy.withObject("/houseRules");
+    switch (keyed.how()) {
+      case "none" -> house.remove("keyedTogether");
+      case "all" -> house.put("keyedTogether", true);
+      case "teams" -> house.put("keyedTogether", "zones");
+      case "bases" -> {
+        ArrayNode bases = house.putArray("keyedTogether");
+        keyed.bases().forEach(base -> {
+          ArrayNode numbers = bases.addObject().put("name", base.name().strip()).putArray("numbers");
+          base.numbers().forEach(numbers::add);
+        });
+      }
+      default -> throw new Refused("What is keyed together is none, all, teams or bases.");
+    }
+    return new Context(copy);
   }
 
   private static void put(ObjectNode to, String key, Optional<?> value) {
@@ -129,7 +177,7 @@ final class Context {
     return new Views.Settings(placed ? Optional.of(PapersJson.area(site)) : Optional.empty(),
         PapersJson.number(site, "antennaGainDbd"), PapersJson.number(site, "feedLossDb"),
         PapersJson.text(house, "directTones"), whole(house, "maxTimeoutS"), whole(house, "twoMetreRasterKhz"),
-        whole(node, "unitsInUse"));
+        whole(node, "unitsInUse"), PapersJson.number(site, "antennaHeightM"), Optional.of(rulebook()));
   }
 
   private static Optional<Integer> whole(JsonNode node, String key) {

@@ -96,7 +96,7 @@ class ListController {
     }
     String plain = name.isBlank() ? "Untitled" : name.substring(0, Math.min(name.length(), 200));
     ChannelList list = ListFiles.read(bytes, plain);
-    long id = service.add(who.account(principal).id(), group, list, Context.initial());
+    long id = service.add(who.account(principal).id(), group, list, service.initial(group));
     return new Made(id, list.name(), list.channels().size());
   }
 

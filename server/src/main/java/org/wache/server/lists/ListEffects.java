@@ -10,7 +10,8 @@ import org.wache.audit.Audit;
 import org.wache.audit.EntryAudit;
 import org.wache.audit.Finding;
 import org.wache.rulebook.Edition;
-import org.wache.rulebook.RulebookReader;
+import org.wache.rulebook.Rulebook;
+import org.wache.server.rulebooks.Rulebooks;
 
 /** Works out what a change of the rules or of the group's plan does to a group's lists, before it is made. */
 @Component
@@ -18,8 +19,10 @@ public class ListEffects {
 
   private final ListService service;
   private final Audits audits;
+  private final Rulebooks rulebooks;
 
-  ListEffects(ListService service, Audits audits) {
+  ListEffects(ListService service, Audits audits, Rulebooks rulebooks) {
+    this.rulebooks = rulebooks;
     this.service = service;
     this.audits = audits;
   }
@@ -30,12 +33,18 @@ public class ListEffects {
     return ofSources(account, club, source -> Optional.of(audits.under(source, audits.contextWith(source, overlay))));
   }
 
+  /** The lists that another rulebook of the same country would change, as it is on a day. */
+  @Transactional(readOnly = true)
+  public List<ListEffect> ofRulebook(long account, long club, Rulebook other, java.time.LocalDate rules) {
+    return ofSources(account, club, source -> audits.rulebook(source).equals(other.id())
+        ? Optional.of(audits.under(source, audits.contextUnder(source, other, rules))) : Optional.empty());
+  }
+
   /** The lists that the edition in force today changed, and that nobody has looked at since. */
   @Transactional(readOnly = true)
   public List<ListEffect> ofEdition(long account, long club) {
-    Edition.EditionDates now = RulebookReader.shipped("us").on(audits.today()).dates();
-    return ofSources(account, club, source -> seenUnder(source).filter(seen -> !seen.equals(now.id()))
-        .flatMap(ListEffects::dates).map(seen -> audits.under(source, audits.contextUnderRulesOf(source, seen.from()))))
+    return ofSources(account, club, source -> seenUnder(source).filter(seen -> !seen.equals(rulebook(source).on(audits.today()).dates().id()))
+        .flatMap(seen -> dates(rulebook(source), seen)).map(seen -> audits.under(source, audits.contextUnderRulesOf(source, seen.from()))))
         .stream().map(ListEffects::reversed).toList();
   }
 
@@ -44,8 +53,12 @@ public class ListEffects {
     return source.head().editionSeen().or(() -> source.parent().flatMap(ListStore.Head::editionSeen));
   }
 
-  private static Optional<Edition.EditionDates> dates(String id) {
-    return RulebookReader.shipped("us").editions().stream().filter(each -> each.id().equals(id)).findFirst();
+  private Rulebook rulebook(Source source) {
+    return rulebooks.of(audits.rulebook(source));
+  }
+
+  private static Optional<Edition.EditionDates> dates(Rulebook rulebook, String id) {
+    return rulebook.editions().stream().filter(each -> each.id().equals(id)).findFirst();
   }
 
   /** The audit under the older edition was taken as what would be; it is what was. */

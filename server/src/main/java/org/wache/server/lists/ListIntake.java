@@ -9,7 +9,7 @@ import org.wache.exchange.LicenceWords;
 import org.wache.exchange.ListFiles;
 import org.wache.licence.Holder;
 import org.wache.rulebook.Edition;
-import org.wache.rulebook.RulebookReader;
+import org.wache.server.rulebooks.Rulebooks;
 
 /** Takes in lists that come with all that is known about them. */
 @Component
@@ -19,8 +19,10 @@ public class ListIntake {
   private final ListStore store;
   private final Audits audits;
   private final ListTaking taking;
+  private final Rulebooks rulebooks;
 
-  ListIntake(ListService service, ListStore store, Audits audits, ListTaking taking) {
+  ListIntake(ListService service, ListStore store, Audits audits, ListTaking taking, Rulebooks rulebooks) {
+    this.rulebooks = rulebooks;
     this.taking = taking;
     this.service = service;
     this.store = store;
@@ -58,7 +60,7 @@ public class ListIntake {
   /** Makes a list that follows another, for holders of these licences, as on the command line. */
   @Transactional
   public long follow(long account, long list, String name, String words) {
-    Edition edition = RulebookReader.shipped("us").on(audits.today());
+    Edition edition = rulebooks.of(audits.rulebook(service.source(account, list))).on(audits.today());
     Holder holder = LicenceWords.holder(words, edition);
     Views.Carrier carrier = new Views.Carrier(org.wache.audit.Words.capital(words.replaceFirst("^[^:]*:", "")),
         holder.licences().stream().map(HolderViews::licence).toList());

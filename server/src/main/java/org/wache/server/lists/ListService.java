@@ -16,10 +16,12 @@ import org.springframework.transaction.annotation.Transactional;
 import org.wache.channel.Channel;
 import org.wache.channel.ChannelList;
 import org.wache.channel.Field;
-import org.wache.rulebook.RulebookReader;
+import org.wache.rulebook.Edition;
 import org.wache.server.accounts.AccountStore;
+import org.wache.server.papers.PapersJson;
 import org.wache.server.problems.Missing;
 import org.wache.server.problems.Refused;
+import org.wache.server.rulebooks.Rulebooks;
 
 /** Changes of lists: each is one transaction, and none overwrites what somebody else did meanwhile. */
 @Service
@@ -31,8 +33,10 @@ class ListService {
   private final ListStore store;
   private final AccountStore accounts;
   private final Audits audits;
+  private final Rulebooks rulebooks;
 
-  ListService(ListStore store, AccountStore accounts, Audits audits) {
+  ListService(ListStore store, AccountStore accounts, Audits audits, Rulebooks rulebooks) {
+    this.rulebooks = rulebooks;
     this.store = store;
     this.accounts = accounts;
     this.audits = audits;
@@ -49,8 +53,18 @@ class ListService {
     }
     list.channels().forEach(ListService::checked);
     long id = store.add(club, account, context.json(), list);
-    store.setEditionSeen(id, RulebookReader.shipped("us").on(audits.today()).dates().id());
+    store.setEditionSeen(id, edition(context).dates().id());
     return id;
+  }
+
+  /** The context of a new list of a group. */
+  Context initial(long club) {
+    return Context.initial(rulebooks.idOfGroup(club));
+  }
+
+  /** The edition that a list with this context is held against today. */
+  private Edition edition(Context context) {
+    return rulebooks.of(context.rulebook()).on(audits.today());
   }
 
   /** PostgreSQL keeps no text with a zero character, and a field of a list is short. */
@@ -124,6 +138,8 @@ class ListService {
           + " again.");
     }
     after.teams().forEach(team -> checked("the name of a team", team));
+    Edition edition = edition(audits.placed(source(account, head)));
+    after.carriers().forEach(carrier -> PapersJson.check(carrier.licences(), edition));
     store.setContext(list, Context.of(head.context()).with(after.carriers()).json());
     if (store.choose(list, new ListStore.Chosen(after.parties(), after.teams())) < Set.copyOf(after.parties()).size()) {
       throw new Missing("Somebody whom you chose from the roster");
@@ -160,13 +176,28 @@ class ListService {
     store.advance(head, account, ListChange.of("settings", before, after));
   }
 
+  /** Says what of a list is keyed together at one site. */
+  @Transactional
+  public void setKeying(long account, long list, Views.Keyed before, Views.Keyed after) {
+    ListStore.Head head = own(store.lockedHead(account, list).orElseThrow(() -> new Missing("The list")), account);
+    Context now = Context.of(head.context());
+    if (!now.keyed().equals(before)) {
+      throw new Refused("Somebody else changed what is keyed together in this list. Nothing was saved: look at what is there now, and choose again.");
+    }
+    after.bases().forEach(base -> checked("the name of a base", base.name()));
+    store.setContext(list, now.with(after).json());
+    store.advance(head, account, ListChange.of("keying", before, after));
+  }
+
   /** Makes a list that follows this one, for others. */
   @Transactional
   public long addVariant(long account, long list, String name, Views.CarrierChoice choice) {
     ListStore.Head parent = own(store.head(account, list).orElseThrow(() -> new Missing("The list")), account);
     checked("the name", name);
     choice.teams().forEach(team -> checked("the name of a team", team));
-    long id = store.addVariant(parent, account, name, Context.initial().with(choice.carriers()).json());
+    Edition edition = edition(audits.placed(source(account, parent)));
+    choice.carriers().forEach(carrier -> PapersJson.check(carrier.licences(), edition));
+    long id = store.addVariant(parent, account, name, Context.initial(audits.rulebook(source(account, parent))).with(choice.carriers()).json());
     if (store.choose(id, new ListStore.Chosen(choice.parties(), choice.teams())) < Set.copyOf(choice.parties()).size()) {
       throw new Missing("Somebody whom you chose from the roster");
     }
@@ -177,8 +208,9 @@ class ListService {
   @Transactional
   public void seenEdition(long account, long list) {
     ListStore.Head head = store.lockedHead(account, list).orElseThrow(() -> new Missing("The list"));
-    store.setEditionSeen(list, RulebookReader.shipped("us").on(audits.today()).dates().id());
-    store.advance(head, account, ListChange.of("editionSeen", head.editionSeen().orElse(""), RulebookReader.shipped("us").on(audits.today()).dates().id()));
+    String now = edition(audits.placed(source(account, head))).dates().id();
+    store.setEditionSeen(list, now);
+    store.advance(head, account, ListChange.of("editionSeen", head.editionSeen().orElse(""), now));
   }
 
   /** A variant has no entries and no place of its own. */

@@ -37,7 +37,7 @@ class ListStore {
   /** A list without its entries. */
   record Head(long id, long clubId, String name, int version, String context, List<String> extraColumns,
       OffsetDateTime changedAt, long changedById, String changedBy, int rosterVersion, int overlayVersion, String overlay,
-      int radiosVersion, String radios, Optional<Long> parent, Optional<String> editionSeen) {}
+      int radiosVersion, String radios, int rulebooksVersion, Optional<Long> parent, Optional<String> editionSeen) {}
 
   /** An entry as it is stored. */
   record Stored(long id, int version, Channel channel) {}
@@ -49,7 +49,8 @@ class ListStore {
              coalesce(overlay.rows, '[]') as overlay, club.radios_version, (
                select coalesce(jsonb_agg(radio_model.body order by radio_model.name), '[]') from radio_model
                where not radio_model.removed and radio_model.id in (
-                 select list_model.model_id from list_model where list_model.list_id in (channel_list.id, channel_list.parent_id))) as radios
+                 select list_model.model_id from list_model where list_model.list_id in (channel_list.id, channel_list.parent_id))) as radios,
+             (select count(*) + count(taken_at) from rulebook_addition) as rulebooks_version
       from channel_list
       join club on club.id = channel_list.club_id
       left join overlay on overlay.club_id = club.id and overlay.version = club.overlay_version
@@ -94,7 +95,7 @@ class ListStore {
         row.getString("context"), texts(row.getArray("extra_columns")),
         row.getObject("changed_at", OffsetDateTime.class), row.getLong("changed_by_id"), row.getString("changed_by"), row.getInt("roster_version"),
         row.getInt("overlay_version"), row.getString("overlay"),
-        row.getInt("radios_version"), row.getString("radios"),
+        row.getInt("radios_version"), row.getString("radios"), row.getInt("rulebooks_version"),
         Optional.ofNullable(row.getObject("parent_id", Long.class)), Optional.ofNullable(row.getString("edition_seen")));
   }
 

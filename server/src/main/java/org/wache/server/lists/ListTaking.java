@@ -31,7 +31,7 @@ public class ListTaking {
 
   /** Makes a list of which nothing else is known. */
   public long add(long account, long club, ChannelList list) {
-    return service.add(account, club, list, Context.initial());
+    return service.add(account, club, list, service.initial(club));
   }
 
   /**

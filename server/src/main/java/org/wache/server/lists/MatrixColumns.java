@@ -93,8 +93,7 @@ final class MatrixColumns {
   private static AuditContext everyone(Audits audits, Source source, List<RosterHolder> roster) {
     LocalDate day = audits.today();
     AuditContext context = lawOnly(audits, source);
-    String own = source.parent().map(ListStore.Head::context).orElse(source.head().context());
-    return context.with(Context.of(own).with(List.of()).at(day, roster, "[]", "[]").holders());
+    return context.with(audits.holders(source, day, roster));
   }
 
   /** Who may key is a question of law; what fits which radio is told elsewhere. */

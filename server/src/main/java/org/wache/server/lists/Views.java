@@ -2,7 +2,9 @@ package org.wache.server.lists;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.util.List;
@@ -36,12 +38,25 @@ public final class Views {
   record CarrierChoice(@NotNull List<@NotNull @Valid Carrier> carriers, @NotNull List<@NotNull Long> parties,
       @NotNull List<@NotNull String> teams) {}
 
-  /** Where a list is used, its antenna, its house rules, and how many radios carry it. */
+  /** Where a list is used, its antenna, the rulebook, its house rules, and how many radios carry it. */
   record Settings(@Schema(nullable = true) Optional<@Valid PlaceArea> place,
       @Schema(nullable = true) Optional<Double> antennaGainDbd, @Schema(nullable = true) Optional<Double> feedLossDb,
       @Schema(nullable = true) Optional<String> directTones, @Schema(nullable = true) Optional<Integer> maxTimeoutS,
       @Schema(nullable = true) Optional<Integer> twoMetreRasterKhz,
-      @Schema(nullable = true) Optional<Integer> unitsInUse) {}
+      @Schema(nullable = true) Optional<Integer> unitsInUse, @Schema(nullable = true) Optional<Double> antennaHeightM,
+      @Schema(nullable = true) Optional<String> rulebook) {
+
+    public Settings {
+      antennaHeightM = antennaHeightM == null ? Optional.empty() : antennaHeightM;
+      rulebook = rulebook == null ? Optional.empty() : rulebook;
+    }
+  }
+
+  /** What of a list is keyed together at one site: none, all, teams (each zone), or bases. */
+  record Keyed(@NotNull String how, @NotNull List<@NotNull @Valid KeyedBase> bases) {}
+
+  /** A base and the numbers of the entries that it works. */
+  record KeyedBase(@NotBlank @Size(max = 100) String name, @NotNull List<@NotNull String> numbers) {}
 
   /** The list that a variant follows. */
   record Parent(long id, String name) {}

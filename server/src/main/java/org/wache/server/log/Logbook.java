@@ -18,7 +18,7 @@ public class Logbook {
 
   /** What something was done to. */
   public enum Kind {
-    LIST, ROSTER, RADIO, BENCH, PLAN, TONES, RELEASE, PEOPLE, ACCOUNT;
+    LIST, ROSTER, RADIO, BENCH, PLAN, TONES, RELEASE, PEOPLE, ACCOUNT, RULEBOOK, STATION;
 
     /** As it is stored and filtered by. */
     public String text() {

@@ -10,7 +10,7 @@ import org.wache.audit.Auditor;
 import org.wache.audit.register.Register;
 import org.wache.exchange.ContextFile;
 import org.wache.exchange.FileProblem;
-import org.wache.rulebook.RulebookReader;
+import org.wache.rulebook.Edition;
 import org.wache.server.problems.Refused;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -32,16 +32,20 @@ public final class PapersJson {
   public static ArrayNode write(List<CarriedLicence> licences) {
     ArrayNode array = JSON.createArrayNode();
     licences.forEach(licence -> licence(array.addObject(), licence));
-    tried(array);
     return array;
   }
 
-  private static void tried(ArrayNode licences) {
+  /**
+   * Holds licences against a rulebook.
+   *
+   * @throws Refused when one cannot be understood, or there is no such licence
+   */
+  public static void check(List<CarriedLicence> given, Edition edition) {
+    ArrayNode licences = write(given);
     ObjectNode context = JSON.createObjectNode();
     context.put("format", "wache-context/1").putArray("holders").addObject().put("name", "someone").set("licences", licences);
     try {
       ContextFile file = ContextFile.read(JSON.writeValueAsString(context).getBytes(StandardCharsets.UTF_8));
-      var edition = RulebookReader.shipped("us").on(LocalDate.EPOCH);
       file.holders().get(0).licences().forEach(licence -> {
         if (edition.service(licence.service()).filter(found -> found.traits().needsLicence()).isEmpty()) {
           throw new Refused("There is no licence for the service “" + licence.service() + "”.");

@@ -18,9 +18,9 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.wache.measure.Measurement;
-import org.wache.rulebook.RulebookReader;
 import org.wache.server.accounts.WhoAsks;
 import org.wache.server.problems.Missing;
+import org.wache.server.rulebooks.Rulebooks;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -34,8 +34,10 @@ class MeasurementController {
   private final MeasurementStore measurements;
   private final WhoAsks who;
   private final Clock clock;
+  private final Rulebooks rulebooks;
 
-  MeasurementController(RadioStore store, MeasurementStore measurements, WhoAsks who, Clock clock) {
+  MeasurementController(RadioStore store, MeasurementStore measurements, WhoAsks who, Clock clock, Rulebooks rulebooks) {
+    this.rulebooks = rulebooks;
     this.store = store;
     this.measurements = measurements;
     this.who = who;
@@ -71,7 +73,7 @@ class MeasurementController {
   MeasurementView add(Principal principal, @PathVariable long unit, @Valid @RequestBody Measured given) {
     long account = who.account(principal).id();
     RadioStore.StoredUnit stored = store.unit(account, unit).orElseThrow(() -> new Missing("The radio"));
-    Measuring measuring = Measuring.of(given, Fleet.model(store.modelOf(stored.modelId())), RulebookReader.shipped("us").on(LocalDate.now(clock)));
+    Measuring measuring = Measuring.of(given, Fleet.model(store.modelOf(stored.modelId())), rulebooks.ofGroup(stored.clubId()).on(LocalDate.now(clock)));
     long id = measurements.add(unit, account, measuring, OffsetDateTime.now(clock));
     return measurements.of(unit).stream().filter(each -> each.id() == id).map(MeasurementController::view).findFirst().orElseThrow();
   }

@@ -4,7 +4,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import org.springframework.stereotype.Component;
-import org.wache.rulebook.RulebookReader;
+import org.wache.server.rulebooks.Rulebooks;
 
 /** Measurements that were written down elsewhere, taken in with their day. */
 @Component
@@ -13,8 +13,10 @@ public class PastMeasurements {
   private final RadioStore radios;
   private final MeasurementStore store;
   private final Clock clock;
+  private final Rulebooks rulebooks;
 
-  PastMeasurements(RadioStore radios, MeasurementStore store, Clock clock) {
+  PastMeasurements(RadioStore radios, MeasurementStore store, Clock clock, Rulebooks rulebooks) {
+    this.rulebooks = rulebooks;
     this.radios = radios;
     this.store = store;
     this.clock = clock;
@@ -27,7 +29,7 @@ public class PastMeasurements {
   public void add(long unit, long account, Past past) {
     LocalDate day = LocalDate.now(clock).minusDays(past.daysAgo());
     Measuring measuring = Measuring.of(new MeasurementController.Measured(past.kind(), past.mhz(), past.narrow(), past.nominal(), past.measured()),
-        Fleet.model(radios.modelOf(radios.unitOf(unit).modelId())), RulebookReader.shipped("us").on(day));
+        Fleet.model(radios.modelOf(radios.unitOf(unit).modelId())), rulebooks.ofGroup(radios.unitOf(unit).clubId()).on(day));
     store.add(unit, account, measuring, OffsetDateTime.now(clock).minusDays(past.daysAgo()));
   }
 }

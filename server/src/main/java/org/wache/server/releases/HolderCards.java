@@ -19,9 +19,9 @@ import org.wache.channel.Channel;
 import org.wache.channel.Field;
 import org.wache.exchange.ContextFile;
 import org.wache.exchange.ReleaseFile;
-import org.wache.rulebook.RulebookReader;
 import org.wache.server.papers.PapersJson;
 import org.wache.server.papers.CarriedLicence;
+import org.wache.server.rulebooks.Rulebooks;
 import org.wache.signal.Tone;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -33,8 +33,10 @@ public class HolderCards {
 
   private final ReleaseStore store;
   private final Clock clock;
+  private final Rulebooks rulebooks;
 
-  HolderCards(ReleaseStore store, Clock clock) {
+  HolderCards(ReleaseStore store, Clock clock, Rulebooks rulebooks) {
+    this.rulebooks = rulebooks;
     this.store = store;
     this.clock = clock;
   }
@@ -86,7 +88,7 @@ public class HolderCards {
     ReleaseFile.Part part = file.parts().stream().filter(each -> each.name().equals(carrier.variant())).findFirst().orElseThrow();
     ContextFile now = Today.of(part, store.standingOf(head.club()).overlayRows(), List.of(carrier));
     LocalDate today = LocalDate.now(clock);
-    Audit audit = new Auditor(Register.ALL, now.under(RulebookReader.shipped(file.rulebook()).on(today), today,
+    Audit audit = new Auditor(Register.ALL, now.under(rulebooks.of(file.rulebook()).on(today), today,
         now.holders().stream().filter(holder -> holder.name().equals(carrier.name())).toList())).audit(part.list());
     return new CardList(head.id(), carrier.variant().isEmpty() ? head.name() : carrier.variant(), head.number(), head.at(), head.sha256(),
         IntStream.range(0, audit.entries().size()).mapToObj(i -> entry(audit.entry(i))).toList());

@@ -33,7 +33,6 @@ import org.wache.release.Waiver;
 import org.wache.rulebook.BandService;
 import org.wache.rulebook.EdgeTable;
 import org.wache.rulebook.Edition;
-import org.wache.rulebook.RulebookReader;
 import org.wache.server.accounts.WhoAsks;
 import org.wache.server.cards.CardLinks;
 import org.wache.server.lists.Titles;
@@ -42,6 +41,7 @@ import org.wache.server.prints.KeypadSheet;
 import org.wache.server.prints.TableSheet;
 import org.wache.server.problems.Missing;
 import org.wache.server.rulebooks.EmissionKind;
+import org.wache.server.rulebooks.Rulebooks;
 import org.wache.signal.Frequency;
 import org.wache.signal.Tone;
 
@@ -58,8 +58,10 @@ class PaperController {
   private final CardLinks links;
   private final WhoAsks who;
   private final String address;
+  private final Rulebooks rulebooks;
 
-  PaperController(ReleaseStore store, Releases releases, HolderCards cards, CardLinks links, WhoAsks who, @Value("${wache.address}") String address) {
+  PaperController(ReleaseStore store, Releases releases, HolderCards cards, CardLinks links, WhoAsks who, @Value("${wache.address}") String address, Rulebooks rulebooks) {
+    this.rulebooks = rulebooks;
     this.store = store;
     this.releases = releases;
     this.cards = cards;
@@ -154,7 +156,7 @@ class PaperController {
   @GetMapping(path = "/api/releases/{release}/edges.pdf", produces = "application/pdf")
   ResponseEntity<byte[]> edges(@PathVariable long release) {
     ReleaseFile file = releases.file(release);
-    Edition edition = RulebookReader.shipped(file.rulebook()).on(file.day());
+    Edition edition = rulebooks.with(file.rulebook(), file.additions()).on(file.day());
     BandService amateur = (BandService) edition.service("amateur").orElseThrow();
     Set<String> bands = new TreeSet<>();
     file.parts().forEach(part -> part.list().channels().forEach(channel -> channel.receive().ifPresent(hears -> amateur.grants().stream()

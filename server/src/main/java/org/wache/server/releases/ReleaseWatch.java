@@ -23,8 +23,8 @@ import org.wache.radio.Radio;
 import org.wache.release.Gate;
 import org.wache.release.Matter;
 import org.wache.rulebook.Edition;
-import org.wache.rulebook.RulebookReader;
 import org.wache.server.radios.Fleet;
+import org.wache.server.rulebooks.Rulebooks;
 
 /**
  * Holds releases that are in use against today: the licences as they are now, the radios as they are now, the edition in
@@ -40,8 +40,10 @@ class ReleaseWatch {
   private final Clock clock;
   /** By what an outcome depends on; a later version of any of it makes another key. */
   private final Map<List<Object>, List<Reason>> known = Collections.synchronizedMap(new Newest<>(KEPT));
+  private final Rulebooks rulebooks;
 
-  ReleaseWatch(ReleaseStore store, Fleet fleet, Clock clock) {
+  ReleaseWatch(ReleaseStore store, Fleet fleet, Clock clock, Rulebooks rulebooks) {
+    this.rulebooks = rulebooks;
     this.store = store;
     this.fleet = fleet;
     this.clock = clock;
@@ -70,7 +72,7 @@ class ReleaseWatch {
   }
 
   private List<Reason> judged(ReleaseStore.Head head, ReleaseFile file, ReleaseStore.Standing standing, LocalDate today) {
-    Edition edition = RulebookReader.shipped(file.rulebook()).on(today);
+    Edition edition = rulebooks.of(file.rulebook()).on(today);
     List<ReleaseStore.Carrier> carriers = store.carriers(head.id());
     List<Gate.Part> parts = new ArrayList<>();
     for (ReleaseFile.Part part : file.parts()) {

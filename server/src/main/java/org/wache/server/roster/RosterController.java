@@ -18,8 +18,8 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
-import org.wache.rulebook.RulebookReader;
 import org.wache.server.accounts.WhoAsks;
+import org.wache.server.rulebooks.Rulebooks;
 
 /** The roster: people, families and firms with their licences. */
 @RestController
@@ -28,8 +28,10 @@ class RosterController {
   private final RosterService service;
   private final WhoAsks who;
   private final Clock clock;
+  private final Rulebooks rulebooks;
 
-  RosterController(RosterService service, WhoAsks who, Clock clock) {
+  RosterController(RosterService service, WhoAsks who, Clock clock, Rulebooks rulebooks) {
+    this.rulebooks = rulebooks;
     this.service = service;
     this.who = who;
     this.clock = clock;
@@ -53,7 +55,7 @@ class RosterController {
     Map<String, Integer> teams = new TreeMap<>(String.CASE_INSENSITIVE_ORDER);
     parties.forEach(party -> party.teams().forEach(team -> teams.merge(team, 1, Integer::sum)));
     LocalDate today = LocalDate.now(clock);
-    List<Licensable> services = RulebookReader.shipped("us").on(today).services().stream()
+    List<Licensable> services = rulebooks.ofGroup(group).on(today).services().stream()
         .filter(each -> each.traits().needsLicence())
         .map(each -> new Licensable(each.id(), each.title(), each.traits().classes(),
             each.traits().licence() == org.wache.rulebook.LicenceKind.LINES,

@@ -9,12 +9,12 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.wache.rulebook.CallSignShape;
 import org.wache.rulebook.Edition;
-import org.wache.rulebook.RulebookReader;
 import org.wache.server.accounts.AccountStore;
 import org.wache.server.papers.CarriedLicence;
 import org.wache.server.papers.PapersJson;
 import org.wache.server.problems.Missing;
 import org.wache.server.problems.Refused;
+import org.wache.server.rulebooks.Rulebooks;
 import tools.jackson.databind.json.JsonMapper;
 
 /** The roster of a group: each change is one transaction, recorded, and never made over somebody else's. */
@@ -28,8 +28,10 @@ public class RosterService {
   private final RosterStore store;
   private final AccountStore accounts;
   private final java.time.Clock clock;
+  private final Rulebooks rulebooks;
 
-  RosterService(RosterStore store, AccountStore accounts, java.time.Clock clock) {
+  RosterService(RosterStore store, AccountStore accounts, java.time.Clock clock, Rulebooks rulebooks) {
+    this.rulebooks = rulebooks;
     this.store = store;
     this.accounts = accounts;
     this.clock = clock;
@@ -49,15 +51,19 @@ public class RosterService {
   }
 
   private Party party(RosterStore.Stored stored) {
+    Edition edition = edition(stored.clubId());
     List<CarriedLicence> licences = PapersJson.licences(JSON.readTree(stored.licences()));
     return new Party(stored.id(), stored.version(), stored.kind(), stored.name(), stored.note(), stored.teams(),
-        licences, licences.stream().map(this::notes).toList());
+        licences, licences.stream().map(licence -> notes(licence, edition)).toList());
+  }
+
+  private Edition edition(long club) {
+    return rulebooks.ofGroup(club).on(java.time.LocalDate.now(clock));
   }
 
   /** What is odd about a licence: a question, never a stop. */
-  private List<String> notes(CarriedLicence licence) {
+  private List<String> notes(CarriedLicence licence, Edition edition) {
     List<String> notes = new ArrayList<>();
-    Edition edition = RulebookReader.shipped("us").on(java.time.LocalDate.now(clock));
     Optional<CallSignShape> shape = edition.service(licence.service()).flatMap(service -> service.traits().callSigns());
     if (shape.isPresent() && licence.callSign().isPresent() && !shape.get().fits(licence.callSign().get())) {
       notes.add("The call sign " + licence.callSign().get() + " has not the usual shape: " + shape.get().words() + ".");
@@ -144,6 +150,7 @@ public class RosterService {
     if (all.indexOf('\0') >= 0) {
       throw new Refused("A name or note holds control characters. Clean it.");
     }
+    PapersJson.check(draft.licences(), edition(club));
     return JSON.writeValueAsString(PapersJson.write(draft.licences()));
   }
 }

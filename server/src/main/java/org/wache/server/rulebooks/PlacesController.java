@@ -47,8 +47,8 @@ class PlacesController {
   record RegionName(String code, String name) {}
 
   @GetMapping("/api/rulebook/places")
-  Places places() {
-    Geography geography = editions.on(Optional.empty()).geography();
+  Places places(@RequestParam Optional<String> rulebook) {
+    Geography geography = editions.on(rulebook, Optional.empty()).geography();
     List<DrawnLine> lines = geography.borders().stream().map(each -> new DrawnLine(each.id(), each.name(),
         each.path().stream().map(p -> new double[] {p.longitude(), p.latitude()}).toList(), each.source())).toList();
     List<DrawnZone> zones = geography.limits().stream().flatMap(limit -> limit.zones().stream()
@@ -86,8 +86,8 @@ class PlacesController {
   record PlaceRule(String words, String where, String source) {}
 
   @GetMapping("/api/rulebook/place")
-  PlaceFacts place(@RequestParam double latitude, @RequestParam double longitude) {
-    Edition edition = editions.on(Optional.empty());
+  PlaceFacts place(@RequestParam double latitude, @RequestParam double longitude, @RequestParam Optional<String> rulebook) {
+    Edition edition = editions.on(rulebook, Optional.empty());
     Geography geography = edition.geography();
     Place place = placeAt(latitude, longitude);
     Circle site = Circle.site(place);

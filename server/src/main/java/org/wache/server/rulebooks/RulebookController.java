@@ -23,7 +23,6 @@ import org.wache.rulebook.EdgeTable;
 import org.wache.rulebook.Edition;
 import org.wache.rulebook.EditionDifference;
 import org.wache.rulebook.Rulebook;
-import org.wache.rulebook.RulebookReader;
 import org.wache.rulebook.ToneTable;
 import org.wache.server.problems.Refused;
 import org.wache.signal.Frequency;
@@ -41,6 +40,15 @@ class RulebookController {
     this.editions = editions;
   }
 
+  /** A rulebook: of which country, and what it is taken from. */
+  record RulebookName(String id, String title, String law) {}
+
+  @GetMapping("/api/rulebooks")
+  List<RulebookName> rulebooks() {
+    return org.wache.rulebook.RulebookReader.ids().stream().map(id -> editions.rulebook(Optional.of(id)))
+        .map(book -> new RulebookName(book.id(), book.title(), book.law())).toList();
+  }
+
   /** The chart: for each band and each class the spans that a kind of emission may fill. */
   record Chart(String edition, List<KindName> kinds, List<ChartBand> bands) {}
 
@@ -55,8 +63,8 @@ class RulebookController {
   record ChartSpan(long low, long high, String source) {}
 
   @GetMapping("/api/rulebook/chart")
-  Chart chart(@RequestParam Optional<LocalDate> on) {
-    Edition edition = editions.on(on);
+  Chart chart(@RequestParam Optional<String> rulebook, @RequestParam Optional<LocalDate> on) {
+    Edition edition = editions.on(rulebook, on);
     BandService amateur = amateur(edition);
     List<String> names = amateur.grants().stream().map(grant -> grant.band()).distinct().toList();
     List<ChartBand> bands = names.stream().map(name -> band(edition, amateur, name)).toList();
@@ -102,10 +110,10 @@ class RulebookController {
 
   @GetMapping("/api/rulebook/at")
   At at(Principal principal, @RequestParam String mhz, @RequestParam Optional<Long> group,
-      @RequestParam Optional<LocalDate> on) {
+      @RequestParam Optional<String> rulebook, @RequestParam Optional<LocalDate> on) {
     Frequency frequency = Frequency.ofMegahertz(mhz.trim().replace(',', '.'))
         .orElseThrow(() -> new Refused("“" + mhz + "” is no frequency. Write it in MHz, such as 468.950."));
-    Edition edition = editions.of(principal, group, on);
+    Edition edition = editions.of(principal, rulebook, group, on);
     FrequencyFacts facts = FrequencyFacts.at(edition, frequency);
     return new At(frequency.hertz(), edition.dates().id(), facts.names(), facts.whose().orElse(null), facts.services(),
         facts.partners().stream().map(each -> new Partner(each.frequency().hertz(), each.input(), each.words(),
@@ -121,8 +129,8 @@ class RulebookController {
   @GetMapping("/api/rulebook/edges")
   Edges edges(@RequestParam(name = "class") String licenceClass, @RequestParam List<String> send,
       @RequestParam(defaultValue = "") List<String> bands, @RequestParam(defaultValue = "20") int slots,
-      @RequestParam Optional<LocalDate> on) {
-    Edition edition = editions.on(on);
+      @RequestParam Optional<String> rulebook, @RequestParam Optional<LocalDate> on) {
+    Edition edition = editions.on(rulebook, on);
     EdgeTable table = table(edition, licenceClass, send, bands, slots);
     return new Edges(edition.dates().id(), licenceClass, table.slots().stream().map(RulebookController::slot).toList(),
         table.left().stream().map(RulebookController::slot).toList(), table.channelised(), table.text());
@@ -132,9 +140,9 @@ class RulebookController {
   @GetMapping(path = "/api/rulebook/edges.csv", produces = "text/csv")
   ResponseEntity<byte[]> edgesFile(@RequestParam(name = "class") String licenceClass, @RequestParam List<String> send,
       @RequestParam(defaultValue = "") List<String> bands, @RequestParam(defaultValue = "20") int slots,
-      @RequestParam Optional<LocalDate> on) {
+      @RequestParam Optional<String> rulebook, @RequestParam Optional<LocalDate> on) {
     StringBuilder text = new StringBuilder("slot,low_mhz,high_mhz,band\r\n");
-    table(editions.on(on), licenceClass, send, bands, slots).slots().forEach(slot -> text.append(slot.number()).append(',')
+    table(editions.on(rulebook, on), licenceClass, send, bands, slots).slots().forEach(slot -> text.append(slot.number()).append(',')
         .append(Frequency.megahertz(slot.span().low())).append(',').append(Frequency.megahertz(slot.span().high()))
         .append(',').append(slot.band()).append("\r\n"));
     String name = "band-edges-" + licenceClass.replaceAll("[^a-z]", "") + ".csv";
@@ -178,8 +186,8 @@ class RulebookController {
   record DcsCode(String code, @Schema(nullable = true) String partner) {}
 
   @GetMapping("/api/rulebook/tones")
-  Tones tones(@RequestParam Optional<LocalDate> on) {
-    ToneTable table = editions.on(on).tones();
+  Tones tones(@RequestParam Optional<String> rulebook, @RequestParam Optional<LocalDate> on) {
+    ToneTable table = editions.on(rulebook, on).tones();
     List<CtcssTone> ctcss = table.ctcss().stream().map(tone -> new CtcssTone(tone.text(), code(table, tone))).toList();
     List<DcsCode> dcs = table.dcs().stream().map(code -> new DcsCode(code.text().substring(1, 4),
         table.sameSound(new Tone.Dcs(code.code(), true)).map(same -> same.text().substring(1, 4)).orElse(null))).toList();
@@ -203,8 +211,8 @@ class RulebookController {
   record NamedChannel(long rxHz, long txHz, List<String> names) {}
 
   @GetMapping("/api/rulebook/channel-names")
-  Names names(@RequestParam Optional<LocalDate> on) {
-    ChannelNames names = editions.on(on).channelNames();
+  Names names(@RequestParam Optional<String> rulebook, @RequestParam Optional<LocalDate> on) {
+    ChannelNames names = editions.on(rulebook, on).channelNames();
     return new Names(names.schemes().stream().map(each -> new Scheme(each.id(), each.title(), each.words())).toList(),
         names.channels().stream().map(each -> new NamedChannel(each.receive().hertz(), each.transmit().hertz(),
             names.schemes().stream().map(scheme -> each.names().getOrDefault(scheme.id(), "")).toList())).toList());
@@ -215,10 +223,10 @@ class RulebookController {
       List<EditionDifference.Line> gone, List<EditionDifference.Line> come) {}
 
   @GetMapping("/api/rulebook/editions")
-  List<EditionView> editions() {
-    Rulebook rulebook = RulebookReader.shipped("us");
-    String inForce = editions.on(Optional.empty()).dates().id();
-    List<Edition> all = rulebook.editions().stream().map(each -> rulebook.on(each.from())).toList();
+  List<EditionView> editions(@RequestParam Optional<String> rulebook) {
+    Rulebook book = editions.rulebook(rulebook);
+    String inForce = editions.on(rulebook, Optional.empty()).dates().id();
+    List<Edition> all = book.editions().stream().map(each -> book.on(each.from())).toList();
     return java.util.stream.IntStream.range(0, all.size()).mapToObj(i -> {
       Edition.EditionDates dates = all.get(i).dates();
       EditionDifference changed = i == 0 ? new EditionDifference(List.of(), List.of())

@@ -55,13 +55,10 @@ class RulerController {
   record Plan(long low, long high, String words, @Schema(nullable = true) Optional<String> calling, boolean local) {}
 
   @GetMapping("/api/ruler")
-  Ruler ruler(Principal principal, @RequestParam(defaultValue = "us") String rulebook,
+  Ruler ruler(Principal principal, @RequestParam Optional<String> rulebook,
       @RequestParam(defaultValue = "nobody") String as, @RequestParam Optional<Long> group,
       @RequestParam Optional<LocalDate> on) {
-    if (!rulebook.equals("us")) {
-      throw new Refused("There is no rulebook “" + rulebook + "”.");
-    }
-    Edition edition = editions.of(principal, group, on);
+    Edition edition = editions.of(principal, rulebook, group, on);
     try {
       LicenceWords.holder(as, edition);
     } catch (IllegalArgumentException e) {
@@ -74,7 +71,7 @@ class RulerController {
         bands(amateur, bands);
         grants(edition, amateur, classHeld(as, amateur), may);
       } else if (service instanceof ChannelService channels) {
-        channels.spans().forEach(span -> band(channels, span.low(), span.high(), bands));
+        channels.spans().forEach(span -> band(edition, channels, span.low(), span.high(), bands));
         boolean open = !service.traits().needsLicence() || List.of(as.split(",")).contains(service.id());
         channels.channels().stream().filter(channel -> channel.restricted().isEmpty())
             .forEach(channel -> may.add(channel(edition, channels, channel, open)));
@@ -113,8 +110,10 @@ class RulerController {
     });
   }
 
-  private static void band(ChannelService service, long low, long high, List<Band> bands) {
-    String name = low > 400_000_000 ? "FRS/GMRS " + low / 1_000_000 : service.title();
+  private static void band(Edition edition, ChannelService service, long low, long high, List<Band> bands) {
+    boolean shared = edition.services().stream().anyMatch(other -> other != service && other instanceof ChannelService others
+        && others.spans().stream().anyMatch(span -> span.low() <= low && span.high() >= high));
+    String name = shared ? "FRS/GMRS " + low / 1_000_000 : service.title();
     boolean known = bands.stream().anyMatch(band -> band.low() <= low && band.high() >= high);
     if (!known) {
       Optional<Band> near = bands.stream().filter(band -> band.name().equals(name)).findFirst();

@@ -20,6 +20,7 @@ import org.wache.rulebook.RulebookReader;
 import org.wache.rulebook.ToneTable;
 import org.wache.server.accounts.WhoAsks;
 import org.wache.server.problems.Refused;
+import org.wache.server.rulebooks.Rulebooks;
 import org.wache.signal.Tone;
 import org.wache.words.WrittenTone;
 
@@ -71,7 +72,7 @@ class ToneKnowledgeController {
   @GetMapping("/api/groups/{group}/tones/translation")
   Translated translate(Principal principal, @PathVariable long group, @RequestParam String of, @RequestParam(defaultValue = "") String model) {
     List<ToneKnowledge.ModelTones> models = tables.of(group, store.known(who.account(principal).id(), group).knowledge());
-    ToneTable table = RulebookReader.shipped("us").on(LocalDate.now(clock)).tones();
+    ToneTable table = RulebookReader.shipped(Rulebooks.usual()).on(LocalDate.now(clock)).tones();
     Tone tone = model.isEmpty() ? WrittenTone.read(of, table).flatMap(WrittenTone::tone)
         .orElseThrow(() -> new Refused("“" + of + "” is no tone. Write it like 100.0, D023 or code 12.")) : inModel(models, model, of);
     Optional<Integer> code = IntStream.rangeClosed(1, CODES).boxed()

@@ -9,6 +9,7 @@ import org.wache.server.accounts.AccountStore;
 import org.wache.server.log.Logbook;
 import org.wache.server.problems.Missing;
 import org.wache.server.problems.Refused;
+import org.wache.server.rulebooks.Rulebooks;
 import org.wache.signal.Frequency;
 import org.wache.signal.Tone;
 import org.wache.words.WrittenTone;
@@ -84,7 +85,7 @@ public class ToneKnowledgeStore {
   }
 
   private static String tone(String text, String whose) {
-    Optional<Tone> read = WrittenTone.read(text, RulebookReader.shipped("us").on(java.time.LocalDate.EPOCH).tones())
+    Optional<Tone> read = WrittenTone.read(text, RulebookReader.shipped(Rulebooks.usual()).on(java.time.LocalDate.EPOCH).tones())
         .flatMap(WrittenTone::tone);
     return read.map(Tone::text)
         .orElseThrow(() -> new Refused("“" + text + "” of " + whose + " is no tone. Write it like 100.0, D023 or code 12."));

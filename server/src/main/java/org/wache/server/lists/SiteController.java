@@ -1,0 +1,253 @@
+package org.wache.server.lists;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import java.security.Principal;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collections;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import org.wache.audit.Audit;
+import org.wache.audit.AuditContext;
+import org.wache.audit.Change;
+import org.wache.audit.Sites;
+import org.wache.audit.site.ClearChannels;
+import org.wache.audit.site.Clearing;
+import org.wache.audit.site.HitWords;
+import org.wache.channel.Channel;
+import org.wache.channel.Field;
+import org.wache.server.accounts.WhoAsks;
+import org.wache.server.database.Newest;
+import org.wache.server.problems.Missing;
+import org.wache.server.problems.Refused;
+import org.wache.signal.Watts;
+import org.wache.site.Findings;
+import org.wache.site.Hit;
+import org.wache.site.Keying;
+import org.wache.site.SiteStudy;
+
+/** What the entries of a list do to each other when they are used at one site. */
+@RestController
+class SiteController {
+
+  private static final int SHOWN = 3;
+  private static final int PICKS = 12;
+
+  private final ListService service;
+  private final Audits audits;
+  private final WhoAsks who;
+  private final Map<Kept, Audit> kept = Collections.synchronizedMap(new Newest<>(8));
+
+  private record Kept(Audits.Key key, String how) {}
+
+  SiteController(ListService service, Audits audits, WhoAsks who) {
+    this.service = service;
+    this.audits = audits;
+    this.who = who;
+  }
+
+  /** The interference of a list. keyed is what it is held against; shown is what is told here: all, teams or bases. */
+  record SiteView(long list, String name, int version, @Schema(nullable = true) Long parent, Views.Keyed keyed, String shown, List<SiteEntry> entries,
+      List<SiteOf> sites, List<SiteService> services) {}
+
+  /** An entry as the site sees it. */
+  record SiteEntry(long id, String number, String name, String zone, @Schema(nullable = true) Long rxHz, @Schema(nullable = true) Long txHz,
+      @Schema(nullable = true) Long lowHz, @Schema(nullable = true) Long highHz, @Schema(nullable = true) String emission) {}
+
+  /** A service in which clear channels can be looked for. */
+  record SiteService(String id, String title) {}
+
+  /** A site: whose, how many transmitters, whether products could be worked out, and what reaches whom. */
+  record SiteOf(int index, String name, int transmitters, int receivers, boolean complete, List<ReachedEntry> reached) {}
+
+  /** An entry that something reaches: how often what does, and the nearest of each. */
+  record ReachedEntry(long entry, List<KindCount> counts, List<HitView> hits) {}
+
+  record KindCount(String kind, String words, long count) {}
+
+  /** Something that reaches an entry; at is its place among those of its kind. */
+  record HitView(String kind, int at, String equation, long landsHz, long offHz, long halfHz, long reachHz, List<HitTerm> terms, List<Views.SumLine> sum) {}
+
+  /** A transmitter in a product: how often it counts, and the entries that transmit there. */
+  record HitTerm(int factor, long hz, List<Long> entries, String name) {}
+
+  /** All that is kept of what reaches an entry. */
+  record SiteDetail(long entry, List<KindCount> counts, List<HitView> hits) {}
+
+  /** A change that clears a hit. */
+  record LeastChange(long entry, int version, String number, String name, String label, Map<String, String> before, Map<String, String> changes, String verdictAfter,
+      long hitsBefore, long hitsAfter) {}
+
+  /** A channel that could be taken. */
+  record ClearPick(Map<String, String> fields, long hz, String service, String verdict, List<String> asked, long near, long apartHz) {}
+
+  /** What is keyed together from now on, and what was when the change was begun. */
+  record KeyingChange(@NotNull @Valid Views.Keyed before, @NotNull @Valid Views.Keyed after) {}
+
+  @GetMapping("/api/lists/{list}/site")
+  SiteView site(Principal principal, @PathVariable long list, @RequestParam(defaultValue = "") String how) {
+    Source source = source(principal, list);
+    Context context = audits.placed(source);
+    Audit audit = audit(source, how);
+    List<ListStore.Stored> stored = audits.of(source).stored();
+    List<SiteOf> sites = new ArrayList<>();
+    for (Sites.Site site : audit.sites().all()) {
+      List<ReachedEntry> reached = new ArrayList<>();
+      site.study().receivers().forEach(receiver -> {
+        Findings findings = site.study().at(receiver);
+        if (findings.total() > 0) {
+          reached.add(new ReachedEntry(stored.get(receiver.entry()).id(), counts(findings), hits(findings, audit, stored, SHOWN, false)));
+        }
+      });
+      sites.add(new SiteOf(sites.size(), site.name(), site.study().emitters().size(), site.study().receivers().size(), site.study().complete(), reached));
+    }
+    return new SiteView(list, source.head().name(), source.head().version(), source.head().parent().orElse(null), context.keyed(),
+        shown(audit), stored.stream().map(SiteController::entry).toList(), sites,
+        audit.auditor().context().edition().services().stream().map(each -> new SiteService(each.id(), each.title())).toList());
+  }
+
+  private static String shown(Audit audit) {
+    return audit.auditor().context().houseRules().keyedTogether().how().name().toLowerCase(java.util.Locale.ROOT);
+  }
+
+  private static SiteEntry entry(ListStore.Stored stored) {
+    Channel channel = stored.channel();
+    return new SiteEntry(stored.id(), channel.number(), channel.name(), channel.text(Field.ZONE), channel.receive().map(f -> f.hertz()).orElse(null),
+        channel.transmit().map(f -> f.hertz()).orElse(null), channel.occupied().map(span -> span.low()).orElse(null),
+        channel.occupied().map(span -> span.high()).orElse(null), channel.emission().map(each -> each.designator()).orElse(null));
+  }
+
+  private static List<KindCount> counts(Findings findings) {
+    return Arrays.stream(Hit.Kind.values()).filter(kind -> findings.count(kind) > 0)
+        .map(kind -> new KindCount(id(kind), HitWords.kind(kind), findings.count(kind))).toList();
+  }
+
+  private static List<HitView> hits(Findings findings, Audit audit, List<ListStore.Stored> stored, int most, boolean sums) {
+    List<HitView> all = new ArrayList<>();
+    for (Hit.Kind kind : Hit.Kind.values()) {
+      List<Hit> nearest = findings.nearest(kind);
+      for (int i = 0; i < Math.min(most, nearest.size()); i++) {
+        Hit hit = nearest.get(i);
+        all.add(new HitView(id(kind), i, HitWords.equation(hit), hit.lands(), hit.off(), hit.half(), hit.reach(),
+            hit.terms().stream().map(term -> new HitTerm(term.factor(), term.emitter().centre(),
+                term.emitter().entries().stream().map(position -> stored.get(position).id()).toList(), HitWords.emitter(term.emitter(), audit.list()))).toList(),
+            sums ? DeskWriter.sum(HitWords.sum(hit, audit.list())) : List.of()));
+      }
+    }
+    return all;
+  }
+
+  private static String id(Hit.Kind kind) {
+    return kind.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-');
+  }
+
+  private Source source(Principal principal, long list) {
+    return service.seen(who.account(principal).id(), list).source();
+  }
+
+  /** The list's audit with what is keyed together; where nothing is, as if all were. */
+  private Audit audit(Source source, String how) {
+    Audit own = audits.of(source).audit();
+    Keying inForce = own.auditor().context().houseRules().keyedTogether();
+    Keying wanted = switch (how) {
+      case "" -> inForce.any() ? inForce : Keying.ALL;
+      case "all" -> Keying.ALL;
+      case "teams" -> Keying.TEAMS;
+      case "bases" -> inForce.how() == Keying.How.BASES ? inForce : Keying.ALL;
+      default -> throw new Refused("What is keyed together is all, teams or bases.");
+    };
+    if (wanted.equals(inForce)) {
+      return own;
+    }
+    return kept.computeIfAbsent(new Kept(audits.key(source), wanted.how().name()), any -> {
+      AuditContext context = own.auditor().context();
+      return audits.under(source, context.with(context.houseRules().keying(wanted)));
+    });
+  }
+
+  private static Sites.Site siteOf(Audit audit, int index) {
+    if (index < 0 || index >= audit.sites().all().size()) {
+      throw new Missing("The site");
+    }
+    return audit.sites().all().get(index);
+  }
+
+  @GetMapping("/api/lists/{list}/site/{entry}")
+  SiteDetail detail(Principal principal, @PathVariable long list, @PathVariable long entry, @RequestParam(defaultValue = "") String how,
+      @RequestParam(defaultValue = "0") int site) {
+    Source source = source(principal, list);
+    Audit audit = audit(source, how);
+    List<ListStore.Stored> stored = audits.of(source).stored();
+    Findings findings = siteOf(audit, site).study().at(position(source, entry));
+    return new SiteDetail(entry, counts(findings), hits(findings, audit, stored, SiteStudy.KEPT, true));
+  }
+
+  private int position(Source source, long entry) {
+    int position = audits.of(source).position(entry);
+    if (position < 0) {
+      throw new Missing("The entry");
+    }
+    return position;
+  }
+
+  /** The least changes that clear one hit, each tried on the whole site. */
+  @GetMapping("/api/lists/{list}/site/{entry}/least")
+  List<LeastChange> least(Principal principal, @PathVariable long list, @PathVariable long entry, @RequestParam(defaultValue = "") String how,
+      @RequestParam(defaultValue = "0") int site, @RequestParam String kind, @RequestParam(defaultValue = "0") int at) {
+    Source source = source(principal, list);
+    Audit audit = audit(source, how);
+    List<ListStore.Stored> stored = audits.of(source).stored();
+    Sites.Site there = siteOf(audit, site);
+    List<Hit> hits = Arrays.stream(Hit.Kind.values()).filter(each -> id(each).equals(kind)).findFirst()
+        .map(each -> there.study().at(position(source, entry)).nearest(each)).orElseThrow(() -> new Refused("“" + kind + "” is no kind of interference."));
+    if (at < 0 || at >= hits.size()) {
+      throw new Missing("The product");
+    }
+    return Clearing.least(audit, there, hits.get(at)).stream().map(each -> {
+      ListStore.Stored entryOf = stored.get(each.position());
+      Map<String, String> changes = changes(each.change());
+      Map<String, String> before = new java.util.LinkedHashMap<>();
+      Map<String, String> now = DeskWriter.fields(entryOf.channel());
+      changes.keySet().forEach(key -> before.put(key, now.getOrDefault(key, "")));
+      return new LeastChange(entryOf.id(), entryOf.version(), entryOf.channel().number(), entryOf.channel().name(), each.change().label(), before, changes,
+          each.verdictAfter().text(), each.hitsBefore(), each.hitsAfter());
+    }).toList();
+  }
+
+  private static Map<String, String> changes(Change change) {
+    Map<String, String> changes = new java.util.LinkedHashMap<>();
+    change.fields().forEach((field, text) -> changes.put(field.key(), text));
+    return changes;
+  }
+
+  /** Direct channels that everyone who carries the list may use and that the site leaves clear. */
+  @GetMapping("/api/lists/{list}/clear-channels")
+  List<ClearPick> clear(Principal principal, @PathVariable long list, @RequestParam(defaultValue = "") String how,
+      @RequestParam(defaultValue = "0") int site, @RequestParam(defaultValue = "") String service, @RequestParam(defaultValue = "") String power) {
+    if (!power.isEmpty() && Watts.parse(power).isEmpty()) {
+      throw new Refused("“" + power + "” is no power in watts.");
+    }
+    Audit audit = audit(source(principal, list), how);
+    return ClearChannels.of(audit, siteOf(audit, site), service, power, PICKS).stream().map(pick -> new ClearPick(DeskWriter.fields(pick.entry()),
+        pick.entry().transmit().orElseThrow().hertz(), pick.entry().serviceHint(), pick.verdict().text(),
+        pick.findings().stream().map(finding -> finding.message()).distinct().toList(), pick.near(), pick.apart())).toList();
+  }
+
+  /** Says what of the list is keyed together at one site; the Desk asks about interference from then on. */
+  @PutMapping("/api/lists/{list}/keying")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void keying(Principal principal, @PathVariable long list, @Valid @RequestBody KeyingChange change) {
+    service.setKeying(who.account(principal).id(), list, change.before(), change.after());
+  }
+}

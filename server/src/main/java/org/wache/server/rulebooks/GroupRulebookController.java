@@ -1,0 +1,54 @@
+package org.wache.server.rulebooks;
+
+import jakarta.validation.constraints.NotNull;
+import java.security.Principal;
+import org.springframework.http.HttpStatus;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import org.wache.rulebook.RulebookReader;
+import org.wache.server.accounts.WhoAsks;
+import org.wache.server.log.Logbook;
+import org.wache.server.problems.Refused;
+
+/** The rulebook of a group: whose licences its roster knows, and what new lists are held against. */
+@RestController
+class GroupRulebookController {
+
+  private final Rulebooks rulebooks;
+  private final JdbcClient jdbc;
+  private final Logbook log;
+  private final WhoAsks who;
+
+  GroupRulebookController(Rulebooks rulebooks, JdbcClient jdbc, Logbook log, WhoAsks who) {
+    this.rulebooks = rulebooks;
+    this.jdbc = jdbc;
+    this.log = log;
+    this.who = who;
+  }
+
+  record GroupRulebook(@NotNull String id) {}
+
+  @GetMapping("/api/groups/{group}/rulebook")
+  GroupRulebook of(@PathVariable long group) {
+    return new GroupRulebook(rulebooks.idOfGroup(group));
+  }
+
+  /** Lists that are there keep theirs. */
+  @PutMapping("/api/groups/{group}/rulebook")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  @Transactional
+  public void set(Principal principal, @PathVariable long group, @RequestBody GroupRulebook given) {
+    if (!RulebookReader.ids().contains(given.id())) {
+      throw new Refused("There is no rulebook “" + given.id() + "”; there is " + String.join(", ", RulebookReader.ids()) + ".");
+    }
+    String before = rulebooks.idOfGroup(group);
+    jdbc.sql("update club set rulebook = :id, roster_version = roster_version + 1 where id = :club").param("id", given.id()).param("club", group).update();
+    log.add(who.account(principal).id(), group, Logbook.Deed.of(Logbook.Kind.RULEBOOK, null, "Rulebook", "from " + before + " to " + given.id()));
+  }
+}

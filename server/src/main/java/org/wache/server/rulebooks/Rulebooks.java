@@ -1,0 +1,68 @@
+package org.wache.server.rulebooks;
+
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+import org.wache.rulebook.Rulebook;
+import org.wache.rulebook.RulebookProblem;
+import org.wache.rulebook.RulebookReader;
+
+/** The rulebooks: those that ship, with what an administrator added to them. */
+@Component
+public class Rulebooks {
+
+  private final JdbcClient jdbc;
+  private final Map<List<String>, Rulebook> read = new ConcurrentHashMap<>();
+
+  Rulebooks(JdbcClient jdbc) {
+    this.jdbc = jdbc;
+  }
+
+  /** The usual one, and that of groups that chose none. */
+  public static String usual() {
+    return RulebookReader.ids().get(0);
+  }
+
+  /**
+   * A rulebook with all additions that are in force.
+   *
+   * @throws RulebookProblem when there is none of that name
+   */
+  public Rulebook of(String id) {
+    return with(id, added(id));
+  }
+
+  /** The rulebook of a group. */
+  public Rulebook ofGroup(long club) {
+    return of(idOfGroup(club));
+  }
+
+  /** The identifier of a group's rulebook. */
+  public String idOfGroup(long club) {
+    return jdbc.sql("select rulebook from club where id = :club").param("club", club).query(String.class).optional().orElseGet(Rulebooks::usual);
+  }
+
+  /** The texts of a rulebook's additions that are in force, in the order in which they were put. */
+  public List<String> added(String id) {
+    return jdbc.sql("select body from rulebook_addition where rulebook = :id and taken_at is null order by id").param("id", id).query(String.class).list();
+  }
+
+  /** A rulebook with these additions; each combination is read once. */
+  public Rulebook with(String id, List<String> additions) {
+    if (additions.isEmpty()) {
+      return RulebookReader.shipped(id);
+    }
+    List<String> key = java.util.stream.Stream.concat(java.util.stream.Stream.of(id), additions.stream()).toList();
+    Rulebook known = read.get(key);
+    if (known == null) {
+      known = RulebookReader.with(id, additions);
+      if (read.size() > 20) {
+        read.clear();
+      }
+      read.put(key, known);
+    }
+    return known;
+  }
+}

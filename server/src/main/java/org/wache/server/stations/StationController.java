@@ -1,0 +1,113 @@
+package org.wache.server.stations;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import java.security.Principal;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.OffsetDateTime;
+import java.util.List;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import org.wache.rulebook.StationData;
+import org.wache.server.accounts.WhoAsks;
+import org.wache.server.lists.StationSheets;
+import org.wache.server.problems.Refused;
+import org.wache.server.rulebooks.Rulebooks;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Base and mobile stations of a group, and their figures. */
+@RestController
+class StationController {
+
+  private static final JsonMapper JSON = JsonMapper.builder().build();
+
+  private final StationStore store;
+  private final StationSheets sheets;
+  private final Rulebooks rulebooks;
+  private final WhoAsks who;
+  private final Clock clock;
+
+  StationController(StationStore store, StationSheets sheets, Rulebooks rulebooks, WhoAsks who, Clock clock) {
+    this.store = store;
+    this.sheets = sheets;
+    this.rulebooks = rulebooks;
+    this.who = who;
+    this.clock = clock;
+  }
+
+  /** The stations, and the types of line that the table knows. */
+  record Stations(List<StationView> stations, List<LineType> lines, String lineSource, double usualEfficiency) {}
+
+  record StationView(long id, int version, StationForm form, String changedBy, OffsetDateTime changedAt) {}
+
+  /** A type of coaxial line with what 100 m of it lose. */
+  record LineType(String name, String note, List<LinePoint> points) {}
+
+  record LinePoint(double mhz, double decibels) {}
+
+  /** New figures, begun on a version. */
+  record StationChange(int version, @NotNull @Valid StationForm form) {}
+
+  /** A station that a sheet is asked for; without entries all of the list that transmit. */
+  record SheetOf(@NotNull @Valid StationForm form, long list, @NotNull List<@NotNull Long> entries) {}
+
+  record StationMade(long id) {}
+
+  @GetMapping("/api/groups/{group}/stations")
+  Stations all(@PathVariable long group) {
+    StationData data = rulebooks.ofGroup(group).on(LocalDate.now(clock)).stations();
+    return new Stations(store.all(group).stream().map(StationController::view).toList(),
+        data.coax().lines().stream().map(line -> new LineType(line.name(), line.note(), line.points().stream()
+            .map(point -> new LinePoint(point.mhz(), point.decibels())).toList())).toList(),
+        data.coax().lines().stream().map(line -> line.source()).findFirst().orElse(""), data.efficiency());
+  }
+
+  private static StationView view(StationStore.Stored stored) {
+    return new StationView(stored.id(), stored.version(), JSON.readValue(stored.body(), StationForm.class), stored.changedBy(), stored.changedAt());
+  }
+
+  @PostMapping("/api/groups/{group}/stations")
+  @ResponseStatus(HttpStatus.CREATED)
+  StationMade add(Principal principal, @PathVariable long group, @Valid @RequestBody StationForm form) {
+    return new StationMade(store.add(who.account(principal).id(), group, form.name().strip(), checked(form)));
+  }
+
+  @PutMapping("/api/stations/{station}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void change(Principal principal, @PathVariable long station, @Valid @RequestBody StationChange change) {
+    store.change(who.account(principal).id(), station, change.version(), change.form().name().strip(), checked(change.form()));
+  }
+
+  @DeleteMapping("/api/stations/{station}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void remove(Principal principal, @PathVariable long station, @RequestParam int version) {
+    store.remove(who.account(principal).id(), station, version);
+  }
+
+  private static String checked(StationForm form) {
+    form.station();
+    if ((form.name() + form.note()).indexOf('\0') >= 0) {
+      throw new Refused("A name or note holds control characters. Clean it.");
+    }
+    return JSON.writeValueAsString(form);
+  }
+
+  /** The figures of a station as it is being typed; nothing is saved. */
+  @PostMapping("/api/groups/{group}/stations/sheet")
+  StationSheets.Sheet sheet(Principal principal, @PathVariable long group, @Valid @RequestBody SheetOf of) {
+    try {
+      return sheets.of(who.account(principal).id(), of.list(), of.form().station(), of.entries());
+    } catch (IllegalArgumentException e) {
+      throw new Refused(e.getMessage());
+    }
+  }
+}
