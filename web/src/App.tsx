@@ -26,6 +26,10 @@ import { PeoplePage } from './people/PeoplePage';
 import { GatePage } from './releases/GatePage';
 import { ReleasePage } from './releases/ReleasePage';
 import { ReleasesPage } from './releases/ReleasesPage';
+import { SitePage } from './site/SitePage';
+import { StationsPage } from './stations/StationsPage';
+import { AbroadPage } from './abroad/AbroadPage';
+import { AdditionsPage } from './additions/AdditionsPage';
 import { VersionsPage } from './versions/VersionsPage';
 import { Fault } from './ui/Fault';
 import { Notice } from './ui/Notice';
@@ -55,6 +59,7 @@ export function App() {
           <Route path="/rulebook" element={<RulebookPage />} />
           <Route path="/account" element={<AccountPage />} />
           <Route path="/installation" element={<InstallationPage />} />
+          <Route path="/installation/rulebooks" element={<AdditionsPage />} />
           <Route path="*" element={<OwnCardPage />} />
         </Routes>
       </Fault>
@@ -68,6 +73,8 @@ export function App() {
           <Route path="/lists/:list" element={<DeskPage />} />
           <Route path="/lists/:list/who" element={<MatrixPage />} />
           <Route path="/lists/:list/fit" element={<FitPage />} />
+          <Route path="/lists/:list/site" element={<SitePage />} />
+          <Route path="/lists/:list/abroad" element={<AbroadPage />} />
           <Route path="/lists/:list/keypad" element={<PaperPage />} />
           <Route path="/lists/:list/place" element={<PlacePage />} />
           <Route path="/lists/:list/versions" element={<VersionsPage />} />
@@ -83,6 +90,8 @@ export function App() {
           <Route path="/radios" element={<RadiosPage />} />
           <Route path="/bench" element={<BenchPage />} />
           <Route path="/bench/:run" element={<BenchPage />} />
+          <Route path="/stations" element={<StationsPage />} />
+          <Route path="/installation/rulebooks" element={<AdditionsPage />} />
           <Route path="/trainer" element={<TrainerPage />} />
           <Route path="/plan" element={<PlanPage />} />
           <Route path="/rulebook" element={<RulebookPage />} />

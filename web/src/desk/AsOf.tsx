@@ -7,9 +7,10 @@ import { INPUT, Labelled } from '../ui/Field';
 /** The day for which the list is audited: today, or another one to look back at or ahead to. */
 export function AsOf({ desk, onChange }: { desk: Desk; onChange: (on: string | undefined) => void }) {
   const editions = useQuery({
-    queryKey: ['editions'],
+    queryKey: ['editions', desk.rulebook],
     staleTime: Infinity,
-    queryFn: () => data(api.GET('/api/rulebook/editions')),
+    queryFn: () =>
+      data(api.GET('/api/rulebook/editions', { params: { query: { rulebook: desk.rulebook } } })),
   });
   const today = desk.on === desk.today;
   return (

@@ -7,7 +7,6 @@ import { Button } from '../ui/Button';
 import { INPUT } from '../ui/Field';
 import { some } from '../ui/people';
 
-const CLASSES = ['technician', 'general', 'extra', 'advanced', 'novice'];
 const MOST_SHOWN = 60;
 
 type Choice = Schemas['CarrierChoice'];
@@ -81,7 +80,7 @@ export function Carriers({ group, choice, holders, onChange }: Props) {
         </p>
         <Chosen choice={choice} group={group} onChange={onChange} />
         <FromRoster group={group} choice={choice} onChange={onChange} />
-        <SomeoneOfAClass choice={choice} onChange={onChange} />
+        <SomeoneOfAClass group={group} choice={choice} onChange={onChange} />
       </PopoverPanel>
     </Popover>
   );
@@ -210,7 +209,10 @@ function Pick({ name, what, onPick }: { name: string; what: string; onPick: () =
   );
 }
 
-function SomeoneOfAClass({ choice, onChange }: Pick<Props, 'choice' | 'onChange'>) {
+function SomeoneOfAClass({ group, choice, onChange }: Omit<Props, 'holders'>) {
+  const roster = useRoster(group);
+  const services = roster.data?.services ?? [];
+  const classes = services.find((each) => each.id === 'amateur')?.classes ?? [];
   const [amateur, setAmateur] = useState('');
   const [gmrs, setGmrs] = useState(false);
   const add = () => {
@@ -232,16 +234,18 @@ function SomeoneOfAClass({ choice, onChange }: Pick<Props, 'choice' | 'onChange'
         onChange={(event) => setAmateur(event.target.value)}
       >
         <option value="">No amateur licence</option>
-        {CLASSES.map((name) => (
+        {classes.map((name) => (
           <option key={name} value={name}>
             {capital(name)}
           </option>
         ))}
       </select>
-      <label className="flex items-center gap-1.5">
-        <input type="checkbox" checked={gmrs} onChange={(event) => setGmrs(event.target.checked)} />
-        GMRS
-      </label>
+      {services.some((each) => each.id === 'gmrs') && (
+        <label className="flex items-center gap-1.5">
+          <input type="checkbox" checked={gmrs} onChange={(event) => setGmrs(event.target.checked)} />
+          GMRS
+        </label>
+      )}
       <Button onClick={add}>Add</Button>
     </div>
   );

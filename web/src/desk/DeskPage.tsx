@@ -16,12 +16,13 @@ export function DeskPage() {
   const carrier = holders.find((each) => each.name === params.get('for')) ?? leastPrivileged(holders);
   const as = words(carrier);
   const group = work.desk.data?.groupId;
+  const rulebook = work.desk.data?.rulebook;
   const ruler = useQuery({
-    queryKey: ['ruler', as, group, on],
+    queryKey: ['ruler', as, group, on, rulebook],
     enabled: work.desk.data !== undefined,
     staleTime: 60_000,
     placeholderData: (old) => old,
-    queryFn: () => data(api.GET('/api/ruler', { params: { query: { as, group, on } } })),
+    queryFn: () => data(api.GET('/api/ruler', { params: { query: { as, group, on, rulebook } } })),
   });
   const problem = work.desk.error ?? ruler.error;
   if (problem)
@@ -65,7 +66,18 @@ function lines(carrier: Carrier | undefined): Schemas['May'][] {
   );
 }
 
-const RANKS = ['novice', 'technician', 'general', 'advanced', 'extra'];
+/** Classes of all rulebooks; within one they stand from least to most. */
+const RANKS = [
+  'novice',
+  'foundation',
+  'technician',
+  'intermediate',
+  'standard',
+  'general',
+  'advanced',
+  'full',
+  'extra',
+];
 
 /** Whose privileges the ruler begins with: the least privileged decides. */
 function leastPrivileged(holders: Carrier[]): Carrier | undefined {
@@ -85,8 +97,8 @@ function width(designator: string): number {
 /** A carrier's licences as the ruler asks for them; business licences have no general picture. */
 function words(carrier: Carrier | undefined): string {
   const known = (carrier?.licences ?? []).flatMap((licence) => {
-    if (licence.service === 'amateur') return [`amateur:${licence.licenceClass ?? ''}`];
-    return licence.service === 'gmrs' ? ['gmrs'] : [];
+    if (licence.licenceClass) return [`${licence.service}:${licence.licenceClass}`];
+    return licence.service === 'land-mobile' || licence.lines.length > 0 ? [] : [licence.service];
   });
   return known.length === 0 ? 'nobody' : known.join(',');
 }

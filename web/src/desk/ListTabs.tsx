@@ -7,6 +7,8 @@ export function ListTabs({ list }: { list: number }) {
     [`/lists/${list}`, 'Desk'],
     [`/lists/${list}/who`, 'Who may key'],
     [`/lists/${list}/fit`, 'Fit'],
+    [`/lists/${list}/site`, 'On site'],
+    [`/lists/${list}/abroad`, 'Abroad'],
     [`/lists/${list}/place`, 'Place and rules'],
     [`/lists/${list}/versions`, 'Versions'],
     [`/lists/${list}/release`, 'Release'],

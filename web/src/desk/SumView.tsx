@@ -13,10 +13,11 @@ const HERTZ: Record<string, number> = { Hz: 1, kHz: 1_000, MHz: 1_000_000 };
 function aligned(line: Line): Line {
   const [amount, unit] = line.unit ? [line.amount, line.unit] : (line.amount.split(' ') as [string, string]);
   const factor = HERTZ[unit];
-  const value = Number(amount);
+  const [, times, plain] = /^(\d+ × )?(.*)$/.exec(amount)!;
+  const value = Number(plain);
   if (factor === undefined || Number.isNaN(value)) return line;
   const digits = (Math.round(value * factor) / 1_000_000).toFixed(6);
-  return { ...line, amount: `${digits.slice(0, -3)} ${digits.slice(-3)}`, unit: 'MHz' };
+  return { ...line, amount: `${times ?? ''}${digits.slice(0, -3)} ${digits.slice(-3)}`, unit: 'MHz' };
 }
 
 /** A sum set in columns, as one would do it on paper. */

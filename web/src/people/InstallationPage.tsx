@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, data, type Schemas } from '../api/client';
+import { Link } from 'react-router';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
 import { Notice } from '../ui/Notice';
@@ -20,6 +21,12 @@ export function InstallationPage() {
       <PageHeader />
       <main className="mx-auto flex w-full max-w-6xl flex-col gap-6 px-5 pt-4 pb-8">
         <h1 className="text-title font-semibold">Installation</h1>
+        <p>
+          <Link to="/installation/rulebooks" className="text-accent underline underline-offset-2">
+            Additions to the rulebooks
+          </Link>
+          <span className="text-soft">: a new edition, or a service of your own.</span>
+        </p>
         {all.error && <Notice message={all.error.message} />}
         {all.data && (
           <>

@@ -3,11 +3,20 @@ import { api, data } from '../api/client';
 import { Notice } from '../ui/Notice';
 
 /** What holds at a place, as the rulebook says. */
-export function PlaceFacts({ latitude, longitude }: { latitude: number; longitude: number }) {
+export function PlaceFacts({
+  latitude,
+  longitude,
+  rulebook,
+}: {
+  latitude: number;
+  longitude: number;
+  rulebook: string;
+}) {
   const facts = useQuery({
-    queryKey: ['place', latitude, longitude],
+    queryKey: ['place', latitude, longitude, rulebook],
     placeholderData: (old) => old,
-    queryFn: () => data(api.GET('/api/rulebook/place', { params: { query: { latitude, longitude } } })),
+    queryFn: () =>
+      data(api.GET('/api/rulebook/place', { params: { query: { latitude, longitude, rulebook } } })),
   });
   if (facts.error) return <Notice message={facts.error.message} />;
   if (!facts.data) return null;

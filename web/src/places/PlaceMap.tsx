@@ -25,7 +25,6 @@ interface Props {
 const WIDTH = 640;
 const HEIGHT = 430;
 const KM_PER_DEGREE = 111.2;
-const HOME = { latitude: 39.5, longitude: -98 };
 
 const us = states as unknown as Topology<{ states: GeometryCollection<{ name: string }> }>;
 const earth = world as unknown as Topology<{ countries: GeometryCollection }>;
@@ -44,7 +43,7 @@ export function PlaceMap({ places, site, areas, onChoose }: Props) {
   const drag = useRef<{ x: number; y: number; from: { latitude: number; longitude: number }; far: boolean }>(
     undefined,
   );
-  const centre = moved ?? at ?? HOME;
+  const centre = moved ?? at ?? places.centre;
   const projection = useMemo(
     () =>
       geoAzimuthalEqualArea()

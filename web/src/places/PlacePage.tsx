@@ -18,9 +18,11 @@ export default function PlacePage() {
     queryFn: () => data(api.GET('/api/lists/{list}', { params: { path: { list } } })),
   });
   const places = useQuery({
-    queryKey: ['places'],
+    queryKey: ['places', desk.data?.rulebook],
+    enabled: desk.data !== undefined,
     staleTime: Infinity,
-    queryFn: () => data(api.GET('/api/rulebook/places')),
+    queryFn: () =>
+      data(api.GET('/api/rulebook/places', { params: { query: { rulebook: desk.data!.rulebook } } })),
   });
   const failed = desk.error ?? places.error;
   return (
@@ -91,7 +93,11 @@ function Settings({ desk, places }: { desk: Desk; places: Schemas['Places'] }) {
           onChoose={fixed ? undefined : choose}
         />
         {next.place?.latitude != null && next.place.longitude != null ? (
-          <PlaceFacts latitude={next.place.latitude} longitude={next.place.longitude} />
+          <PlaceFacts
+            rulebook={desk.rulebook}
+            latitude={next.place.latitude}
+            longitude={next.place.longitude}
+          />
         ) : (
           <p className="text-soft">
             {fixed

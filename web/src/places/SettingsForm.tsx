@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import type { Schemas } from '../api/client';
+import { useRulebooks } from '../rulebooks/rulebooks';
 import { Choice } from '../ui/Choice';
 import { Field } from '../ui/Field';
 import type { Draft } from './settings';
@@ -8,8 +9,8 @@ const KINDS = [
   ['unknown', 'not known'],
   ['site', 'one site'],
   ['circle', 'within a circle'],
-  ['region', 'somewhere in a state'],
 ] as const;
+const IN_A_STATE = ['region', 'somewhere in a state'] as const;
 const TONES = [
   ['', 'not settled'],
   ['open', 'receive open: hear everyone'],
@@ -30,6 +31,7 @@ interface Props {
 
 /** The place of a list, its antenna and radios, and the house rules. */
 export function SettingsForm({ draft, regions, fixed, onChange }: Props) {
+  const rulebooks = useRulebooks();
   const figure = (label: string, unit: string | undefined, key: keyof Draft) => (
     <Field label={label} unit={unit} mono value={draft[key]} onChange={(text) => onChange({ [key]: text })} />
   );
@@ -37,9 +39,15 @@ export function SettingsForm({ draft, regions, fixed, onChange }: Props) {
     <>
       <Part title="Where it is used" fixed={fixed}>
         <Choice
+          label="Rulebook"
+          value={draft.rulebook}
+          options={(rulebooks.data ?? []).map((each) => [each.id, each.title] as const)}
+          onChange={(rulebook) => onChange({ rulebook })}
+        />
+        <Choice
           label="The place is"
           value={draft.kind}
-          options={KINDS}
+          options={regions.length > 0 ? [...KINDS, IN_A_STATE] : KINDS}
           onChange={(kind) => onChange({ kind: kind as Draft['kind'] })}
         />
         {(draft.kind === 'site' || draft.kind === 'circle') && (
@@ -60,12 +68,14 @@ export function SettingsForm({ draft, regions, fixed, onChange }: Props) {
         <div className="grid grid-cols-3 gap-2">
           {figure('Antenna gain', 'dBd', 'antennaGainDbd')}
           {figure('Feed loss', 'dB', 'feedLossDb')}
-          {figure('Radios in use', undefined, 'unitsInUse')}
+          {figure('Antenna height', 'm', 'antennaHeightM')}
         </div>
+        <div className="grid grid-cols-3 gap-2">{figure('Radios in use', undefined, 'unitsInUse')}</div>
         <p className="text-second text-soft">
-          Gain and loss make radiated power of output; left empty, 0 dBd is assumed and said. Radios in use
-          are held against the number of units on a licence line. Keep people and power lines clear of
-          antennas: local codes and the licence come first.
+          Gain and loss make radiated power of output; left empty, 0 dBd is assumed and said. With the height
+          of a fixed or mobile antenna the distance for exposure is asked about. Radios in use are held
+          against the number of units on a licence line. Keep people and power lines clear of antennas: local
+          codes and the licence come first.
         </p>
       </Part>
       <Part title="House rules" fixed={fixed}>

@@ -15,6 +15,8 @@ export interface Draft {
   maxTimeoutS: string;
   raster: string;
   unitsInUse: string;
+  antennaHeightM: string;
+  rulebook: string;
 }
 
 const text = (value: number | string | null | undefined) => (value == null ? '' : String(value));
@@ -31,6 +33,7 @@ const FIGURES: [keyof Draft, string][] = [
   ['radiusKm', 'The radius'],
   ['antennaGainDbd', 'The antenna gain'],
   ['feedLossDb', 'The feed loss'],
+  ['antennaHeightM', 'The height of the antenna'],
   ['maxTimeoutS', 'The longest time-out'],
   ['unitsInUse', 'The number of radios'],
 ];
@@ -60,6 +63,8 @@ export function draftOf(settings: Settings): Draft {
     maxTimeoutS: text(settings.maxTimeoutS),
     raster: text(settings.twoMetreRasterKhz),
     unitsInUse: text(settings.unitsInUse),
+    antennaHeightM: text(settings.antennaHeightM),
+    rulebook: settings.rulebook ?? 'us',
   };
 }
 
@@ -87,5 +92,7 @@ export function settingsOf(draft: Draft): Settings {
     maxTimeoutS: number(draft.maxTimeoutS),
     twoMetreRasterKhz: number(draft.raster),
     unitsInUse: number(draft.unitsInUse),
+    antennaHeightM: number(draft.antennaHeightM),
+    rulebook: draft.rulebook,
   };
 }

@@ -113,7 +113,7 @@ function Editor({ group, overlay }: { group: number; overlay: Schemas['Overlay']
             the warning “exercise on Tuesdays”.
           </p>
         )}
-        <PlanStrip rows={rows} focused={rows[focused]} />
+        <PlanStrip group={group} rows={rows} focused={rows[focused]} />
         <ol className="flex flex-col gap-3">
           {rows.map((row, index) => (
             <OverlayRow

@@ -17,11 +17,14 @@ function span(row: Row | undefined): Span | undefined {
 }
 
 /** The national plan and the group's rows over it, around the row that is being edited. */
-export function PlanStrip({ rows, focused }: { rows: Row[]; focused?: Row }) {
+export function PlanStrip({ group, rows, focused }: { group: number; rows: Row[]; focused?: Row }) {
   const ruler = useQuery({
-    queryKey: ['ruler', 'nobody'],
+    queryKey: ['ruler', 'nobody', 'national', group],
     staleTime: Infinity,
-    queryFn: () => data(api.GET('/api/ruler', { params: { query: { as: 'nobody' } } })),
+    queryFn: async () => {
+      const own = await data(api.GET('/api/groups/{group}/rulebook', { params: { path: { group } } }));
+      return data(api.GET('/api/ruler', { params: { query: { as: 'nobody', rulebook: own.id } } }));
+    },
   });
   const at = span(focused) ?? span(rows[0]);
   if (!ruler.data || !at) return null;

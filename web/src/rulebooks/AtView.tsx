@@ -6,22 +6,26 @@ import { INPUT } from '../ui/Field';
 import { Megahertz } from '../ui/Megahertz';
 import { Notice } from '../ui/Notice';
 
-const EXAMPLES = ['468.950', '146.940', '462.5625', '14.250', '121.500', '427.000'];
+const EXAMPLES: Record<string, string[]> = {
+  us: ['468.950', '146.940', '462.5625', '14.250', '121.500', '427.000'],
+  uk: ['145.500', '433.500', '446.00625', '431.500', '70.450', '121.500'],
+  au: ['146.500', '439.000', '476.525', '477.000', '121.500'],
+};
 
 /** What is at a frequency: whose it is, who may transmit on what terms, what it is the pair of. */
-export function AtView({ group }: { group?: number }) {
+export function AtView({ group, rulebook }: { group?: number; rulebook: string }) {
   const [params, setParams] = useSearchParams();
   const mhz = params.get('mhz') ?? '';
   const [typed, setTyped] = useState(mhz);
   const at = useQuery({
-    queryKey: ['at', mhz, group],
+    queryKey: ['at', mhz, group, rulebook],
     enabled: mhz !== '',
     placeholderData: keepPreviousData,
-    queryFn: () => data(api.GET('/api/rulebook/at', { params: { query: { mhz, group } } })),
+    queryFn: () => data(api.GET('/api/rulebook/at', { params: { query: { mhz, group, rulebook } } })),
   });
   const ask = (text: string) => {
     setTyped(text);
-    setParams({ view: 'at', mhz: text }, { replace: true });
+    setParams({ view: 'at', mhz: text, ...(params.get('of') ? { of: rulebook } : {}) }, { replace: true });
   };
   return (
     <div className="flex flex-col gap-4">
@@ -45,7 +49,7 @@ export function AtView({ group }: { group?: number }) {
           onChange={(event) => setTyped(event.target.value)}
         />
         <span className="text-soft">MHz, then Enter. Or look at</span>
-        {EXAMPLES.map((each) => (
+        {(EXAMPLES[rulebook] ?? []).map((each) => (
           <button
             key={each}
             type="button"

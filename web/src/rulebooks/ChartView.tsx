@@ -8,16 +8,16 @@ import { Notice } from '../ui/Notice';
 const START = '20 m';
 
 /** A band by class and emission, drawn from the data, with the plan and the group's overlay under it. */
-export function ChartView({ group }: { group?: number }) {
+export function ChartView({ group, rulebook }: { group?: number; rulebook: string }) {
   const [params, setParams] = useSearchParams();
   const chart = useQuery({
-    queryKey: ['chart'],
+    queryKey: ['chart', rulebook],
     staleTime: Infinity,
-    queryFn: () => data(api.GET('/api/rulebook/chart')),
+    queryFn: () => data(api.GET('/api/rulebook/chart', { params: { query: { rulebook } } })),
   });
   const ruler = useQuery({
-    queryKey: ['ruler', 'nobody', group],
-    queryFn: () => data(api.GET('/api/ruler', { params: { query: { as: 'nobody', group } } })),
+    queryKey: ['ruler', 'nobody', group, rulebook],
+    queryFn: () => data(api.GET('/api/ruler', { params: { query: { as: 'nobody', group, rulebook } } })),
   });
   if (chart.error) return <Notice message={chart.error.message} />;
   if (!chart.data) return null;
@@ -32,7 +32,12 @@ export function ChartView({ group }: { group?: number }) {
             key={each.name}
             on={each.name === band.name}
             label={each.name}
-            onPress={() => setParams({ view: 'bands', band: each.name }, { replace: true })}
+            onPress={() =>
+              setParams(
+                { view: 'bands', band: each.name, ...(params.get('of') ? { of: rulebook } : {}) },
+                { replace: true },
+              )
+            }
           />
         ))}
       </div>

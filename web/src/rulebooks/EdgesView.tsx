@@ -9,29 +9,30 @@ import { INPUT, Labelled } from '../ui/Field';
 import { Megahertz } from '../ui/Megahertz';
 import { Notice } from '../ui/Notice';
 
-const CLASSES = ['novice', 'technician', 'general', 'advanced', 'extra'];
-
 /** The band edges of a class as an ordered table for a transceiver with so many slots. */
-export function EdgesView() {
-  const [held, setHeld] = useState('general');
+export function EdgesView({ rulebook }: { rulebook: string }) {
+  const [chosen, setHeld] = useState('general');
   const [send, setSend] = useState<string[]>(['data', 'ssb']);
   const [bands, setBands] = useState<string[]>(['20 m']);
   const [slots, setSlots] = useState(10);
   const chart = useQuery({
-    queryKey: ['chart'],
+    queryKey: ['chart', rulebook],
     staleTime: Infinity,
-    queryFn: () => data(api.GET('/api/rulebook/chart')),
+    queryFn: () => data(api.GET('/api/rulebook/chart', { params: { query: { rulebook } } })),
   });
-  const query = { class: held, send, bands, slots };
+  const classes = (chart.data?.bands[0]?.classes ?? []).map((each) => each.name.toLowerCase());
+  const held = classes.length === 0 || classes.includes(chosen) ? chosen : classes[classes.length - 1]!;
+  const query = { rulebook, class: held, send, bands, slots };
   const edges = useQuery({
     queryKey: ['edges', query],
-    enabled: send.length > 0,
+    enabled: send.length > 0 && classes.length > 0,
     placeholderData: keepPreviousData,
     queryFn: () => data(api.GET('/api/rulebook/edges', { params: { query } })),
   });
   const toggle = (all: string[], one: string) =>
     all.includes(one) ? all.filter((each) => each !== one) : [...all, one];
   const file = `/api/rulebook/edges.csv?${new URLSearchParams([
+    ['rulebook', rulebook],
     ['class', held],
     ...send.map((each) => ['send', each] as [string, string]),
     ...bands.map((each) => ['bands', each] as [string, string]),
@@ -43,7 +44,7 @@ export function EdgesView() {
         <Choice
           label="Class"
           value={held}
-          options={CLASSES.map((each) => [each, capital(each)] as const)}
+          options={classes.map((each) => [each, capital(each)] as const)}
           onChange={setHeld}
         />
         <fieldset className="flex flex-wrap items-center gap-3">

@@ -6,12 +6,12 @@ import { day } from '../ui/dates';
 import { Notice } from '../ui/Notice';
 
 /** The editions of the rulebook, what each changed, and the group's lists as of their first day. */
-export function EditionsView() {
+export function EditionsView({ rulebook }: { rulebook: string }) {
   const { group } = useGroup();
   const editions = useQuery({
-    queryKey: ['editions'],
+    queryKey: ['editions', rulebook],
     staleTime: Infinity,
-    queryFn: () => data(api.GET('/api/rulebook/editions')),
+    queryFn: () => data(api.GET('/api/rulebook/editions', { params: { query: { rulebook } } })),
   });
   const lists = useQuery({
     queryKey: ['lists', group?.id],

@@ -6,12 +6,12 @@ import { Megahertz } from '../ui/Megahertz';
 import { Notice } from '../ui/Notice';
 
 /** Personal-radio channels in every naming scheme side by side. */
-export function NamesView() {
+export function NamesView({ rulebook }: { rulebook: string }) {
   const [find, setFind] = useState('');
   const names = useQuery({
-    queryKey: ['channel-names'],
+    queryKey: ['channel-names', rulebook],
     staleTime: Infinity,
-    queryFn: () => data(api.GET('/api/rulebook/channel-names')),
+    queryFn: () => data(api.GET('/api/rulebook/channel-names', { params: { query: { rulebook } } })),
   });
   if (names.error) return <Notice message={names.error.message} />;
   if (!names.data) return null;

@@ -1,11 +1,18 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useSearchParams } from 'react-router';
 import { useGroup } from '../accounts/group';
+import { useMay } from '../accounts/rights';
+import { api, data } from '../api/client';
+import { Button } from '../ui/Button';
+import { INPUT } from '../ui/Field';
+import { Notice } from '../ui/Notice';
 import { PageHeader, tab } from '../ui/PageHeader';
 import { AtView } from './AtView';
 import { ChartView } from './ChartView';
 import { EdgesView } from './EdgesView';
 import { EditionsView } from './EditionsView';
 import { NamesView } from './NamesView';
+import { useRulebooks } from './rulebooks';
 import { TonesView } from './TonesView';
 
 const VIEWS: [string, string][] = [
@@ -22,6 +29,22 @@ export function RulebookPage() {
   const [params, setParams] = useSearchParams();
   const { group } = useGroup();
   const view = params.get('view') ?? 'at';
+  const queries = useQueryClient();
+  const sees = useMay('see');
+  const may = useMay('coordinate');
+  const rulebooks = useRulebooks();
+  const own = useQuery({
+    queryKey: ['group-rulebook', group?.id],
+    enabled: group !== undefined && sees,
+    queryFn: () => data(api.GET('/api/groups/{group}/rulebook', { params: { path: { group: group!.id } } })),
+  });
+  const settle = useMutation({
+    mutationFn: (id: string) =>
+      data(api.PUT('/api/groups/{group}/rulebook', { params: { path: { group: group!.id } }, body: { id } })),
+    onSuccess: () => queries.invalidateQueries(),
+  });
+  const rulebook = params.get('of') ?? own.data?.id ?? 'us';
+  const book = rulebooks.data?.find((each) => each.id === rulebook);
   return (
     <div className="flex min-h-full flex-col">
       <title>Rulebook · Wache</title>
@@ -36,23 +59,49 @@ export function RulebookPage() {
             type="button"
             aria-current={view === key ? 'page' : undefined}
             className={tab(view === key)}
-            onClick={() => setParams({ view: key })}
+            onClick={() => setParams(params.get('of') ? { view: key, of: rulebook } : { view: key })}
           >
             {label}
           </button>
         ))}
+        <span className="grow" />
+        <span className="flex items-center gap-2 py-1">
+          <select
+            aria-label="Country"
+            className={INPUT}
+            value={rulebook}
+            onChange={(event) => setParams({ view, of: event.target.value })}
+          >
+            {rulebooks.data?.map((each) => (
+              <option key={each.id} value={each.id}>
+                {each.title}
+                {each.id === own.data?.id ? ', the group’s' : ''}
+              </option>
+            ))}
+          </select>
+          {may && own.data && own.data.id !== rulebook && (
+            <Button
+              className="text-second"
+              disabled={settle.isPending}
+              onClick={() => settle.mutate(rulebook)}
+            >
+              Make it the group’s
+            </Button>
+          )}
+        </span>
       </nav>
       <main className="mx-auto w-full max-w-6xl grow px-5 pt-4 pb-8">
         <h1 className="sr-only">Rulebook</h1>
-        {view === 'at' && <AtView group={group?.id} />}
-        {view === 'bands' && <ChartView group={group?.id} />}
-        {view === 'edges' && <EdgesView />}
+        {settle.error && <Notice message={settle.error.message} />}
+        {view === 'at' && <AtView key={rulebook} group={group?.id} rulebook={rulebook} />}
+        {view === 'bands' && <ChartView key={rulebook} group={group?.id} rulebook={rulebook} />}
+        {view === 'edges' && <EdgesView key={rulebook} rulebook={rulebook} />}
         {view === 'tones' && <TonesView />}
-        {view === 'names' && <NamesView />}
-        {view === 'editions' && <EditionsView />}
+        {view === 'names' && <NamesView rulebook={rulebook} />}
+        {view === 'editions' && <EditionsView rulebook={rulebook} />}
         <p className="text-second text-soft max-w-prose pt-6">
-          United States, written from memory of the regulations. Check against the current rules; this does
-          not replace them, nor your licence terms.
+          {book && `${book.title}: ${book.law}. `}Written from memory. Check against the current rules; this
+          does not replace them, nor your licence terms.
         </p>
       </main>
     </div>

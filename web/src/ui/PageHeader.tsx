@@ -14,6 +14,7 @@ const PAGES: [string, string][] = [
   ['/roster', 'Roster'],
   ['/radios', 'Radios'],
   ['/bench', 'Bench'],
+  ['/stations', 'Stations'],
   ['/releases', 'Releases'],
   ['/plan', 'Band plan'],
   ['/rulebook', 'Rulebook'],

@@ -68,10 +68,7 @@ public record AdditionCheck(String rulebook, String kind, String id, String titl
     }
     List<String> sections = new ArrayList<>();
     for (Addition.Change change : added.changes()) {
-      Row file = file(files, change);
-      if (!file.node().path(change.section()).isArray()) {
-        throw change.row().problem("in", "a section of " + change.file() + ", such as " + sections(file));
-      }
+      read(files, change);
       sections.add(change.file() + "/" + change.section());
     }
     Rulebook with = RulebookReader.rulebook(files);
@@ -86,17 +83,12 @@ public record AdditionCheck(String rulebook, String kind, String id, String titl
     return new AdditionCheck(old.id(), "edition", dates.id(), dates.title(), Optional.of(dates.from()), notices, changed);
   }
 
-  private static Row file(RulebookFiles files, Addition.Change change) {
+  private static void read(RulebookFiles files, Addition.Change change) {
     try {
-      return files.file(change.file());
+      files.file(change.file());
     } catch (RulebookProblem e) {
       throw e.line() > 0 ? e : change.row().problem("in", "a file of the rulebook, such as amateur/grants, allocations/rows or band-plan/rows");
     }
-  }
-
-  private static String sections(Row file) {
-    return String.join(", ", file.node().properties().stream().filter(each -> each.getValue().isArray() && each.getValue().path(0).isObject())
-        .map(java.util.Map.Entry::getKey).toList());
   }
 
   private static AdditionCheck service(RulebookFiles files, Addition added, Rulebook old) {
@@ -147,7 +139,7 @@ public record AdditionCheck(String rulebook, String kind, String id, String titl
         if (!marks.asked(object).contains(key) && !ours) {
           String near = marks.asked(object).stream().filter(known -> !object.has(known))
               .filter(known -> distance(known, key) <= NEAR_WORD).min(java.util.Comparator.comparingInt(known -> distance(known, key)))
-              .map(known -> " Is “" + known + "” meant?").orElse(" Take it out.");
+              .map(known -> " Is “" + known + "” meant?").orElse(key.matches("[0-9]+") ? " A comma parts keys: decimals have a point." : " Take it out.");
           int line = marks.line(object, key);
           throw new RulebookProblem("The file, line " + line + ": “" + key + "” says nothing here." + near, line);
         }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
+import org.wache.place.Place;
 
 /** The rules of a country, in editions that come into force on a day. */
 public final class Rulebook {
@@ -12,16 +13,18 @@ public final class Rulebook {
   private final String id;
   private final String title;
   private final String law;
+  private final Place centre;
   private final List<Visitors> visitors;
   private final List<Edition.EditionDates> editions;
   private final Function<Edition.EditionDates, Edition> reader;
   private final Map<String, Edition> read = new ConcurrentHashMap<>();
 
-  Rulebook(String id, String title, String law, List<Visitors> visitors, List<Edition.EditionDates> editions,
+  Rulebook(String id, String title, String law, Place centre, List<Visitors> visitors, List<Edition.EditionDates> editions,
       Function<Edition.EditionDates, Edition> reader) {
     this.id = id;
     this.title = title;
     this.law = law;
+    this.centre = centre;
     this.visitors = List.copyOf(visitors);
     this.editions = List.copyOf(editions);
     this.reader = reader;
@@ -40,6 +43,11 @@ public final class Rulebook {
   /** What its rules are taken from, for people. */
   public String law() {
     return law;
+  }
+
+  /** The middle of the country, for maps. */
+  public Place centre() {
+    return centre;
   }
 
   /** What licences of other countries count as for visitors. */

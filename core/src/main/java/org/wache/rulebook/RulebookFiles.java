@@ -113,13 +113,21 @@ final class RulebookFiles {
     for (Addition addition : additions) {
       for (Addition.Change change : addition.changes()) {
         if (change.file().equals(name)) {
+          if (!file.node().path(change.section()).isArray()) {
+            throw change.row().problem("in", "a section of " + name + ", such as " + sections(file));
+          }
           LocalDate from = addition.edition().orElseThrow().from();
           change.end().forEach(row -> end(file, change, row, from));
-          ArrayNode section = ((ObjectNode) file.node()).withArray(change.section());
+          ArrayNode section = (ArrayNode) file.node().get(change.section());
           change.add().forEach(row -> section.add(((ObjectNode) row.node()).put("from", from.toString())));
         }
       }
     }
+  }
+
+  private static String sections(Row file) {
+    return String.join(", ", file.node().properties().stream().filter(each -> each.getValue().isArray() && each.getValue().path(0).isObject())
+        .map(Map.Entry::getKey).toList());
   }
 
   private static void end(Row file, Addition.Change change, Row wanted, LocalDate from) {

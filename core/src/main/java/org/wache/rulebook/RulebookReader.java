@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.TreeSet;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.regex.Pattern;
+import org.wache.place.Place;
 import org.wache.signal.Frequency;
 import org.wache.signal.Mode;
 import org.wache.signal.Span;
@@ -82,7 +83,7 @@ public final class RulebookReader {
         .toList());
     files.additions().stream().map(Addition::edition).flatMap(Optional::stream).forEach(editions::add);
     editions.sort(java.util.Comparator.comparing(Edition.EditionDates::from));
-    return new Rulebook(head.text("id"), head.text("title"), head.text("sections", head.text("title")), visitors(), editions, this::edition);
+    return new Rulebook(head.text("id"), head.text("title"), head.text("sections", head.text("title")), Place.at(head.number("centre_latitude"), head.number("centre_longitude")), visitors(), editions, this::edition);
   }
 
   private List<Visitors> visitors() {

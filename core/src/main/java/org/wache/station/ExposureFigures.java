@@ -50,12 +50,12 @@ record ExposureFigures(Radiated radiated, double share, Sum words, Edition editi
     return limit(group).map(limit -> {
       double value = limit.at(radiated.at());
       double metres = Exposure.distanceM(average().value(), value);
-      Sum sum = Sum.of(radiated.eirp().number(), "W", "EIRP").step("×", Radiated.number(share), "", "on average over " + group.minutes() + " minutes")
-          .gives(average().number(), "W", "average EIRP")
+      Sum sum = Sum.of(Radiated.number(radiated.eirp().value()), "W", "EIRP").step("×", Radiated.number(share), "", "on average over " + group.minutes() + " minutes")
+          .gives(Radiated.number(average().value()), "W", "average EIRP")
           .limit(String.format(Locale.ROOT, "%.3g", value), "mW/cm²", "limit, " + group.words() + ", at " + radiated.at())
           .gives(Radiated.number(metres), "m", "√(0.64 · EIRP ÷ (π · limit)): so near the limit is kept");
       return new Figure(group == ExposureLimits.Group.GENERAL ? "exposure-general" : "exposure-occupational",
-          group == ExposureLimits.Group.GENERAL ? "Keep people away" : "Keep those who know away", Radiated.number(metres), "m", sum,
+          group == ExposureLimits.Group.GENERAL ? "Keep people away" : "Keep trained people away", Radiated.number(metres), "m", sum,
           "OET Bulletin 65 equation 6; " + edition.cite(limit.source()));
     });
   }
@@ -72,7 +72,7 @@ record ExposureFigures(Radiated radiated, double share, Sum words, Edition editi
       Watts erp = radiated.erp().times(share);
       double metres = Exposure.exemptM(erp.value(), factor, mhz);
       double near = Exposure.nearFieldM(mhz);
-      Sum sum = Sum.of(erp.number(), "W", "average ERP").step("÷", String.format(Locale.ROOT, "%.3g", factor), "W/m²", "of the table at " + radiated.at())
+      Sum sum = Sum.of(Radiated.number(erp.value()), "W", "average ERP").step("÷", String.format(Locale.ROOT, "%.3g", factor), "W/m²", "of the table at " + radiated.at())
           .gives(Radiated.number(Math.sqrt(erp.value() / factor)), "m", "square root of it")
           .limit(Radiated.number(near), "m", "λ/2π: nearer than that the table decides nothing");
       return new Figure("exempt", "Exempt from", Radiated.number(metres), "m", sum.gives(Radiated.number(metres), "m", "the larger of the two"),

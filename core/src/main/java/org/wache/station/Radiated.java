@@ -61,25 +61,25 @@ record Radiated(Station station, Frequency at, Watts output, Optional<CoaxTable.
   }
 
   Figure reaching() {
-    return new Figure("at-antenna", "At the antenna", atAntenna().number(), "W",
+    return new Figure("at-antenna", "At the antenna", number(atAntenna().value()), "W",
         Sum.of(output.number(), "W", "transmitter output = " + number(output.dbm()) + " dBm").step("−", number(lossDb()), "dB", "line loss")
-            .gives(atAntenna().number(), "W", "reaches the antenna = " + number(atAntenna().dbm()) + " dBm"),
+            .gives(number(atAntenna().value()), "W", "reaches the antenna = " + number(atAntenna().dbm()) + " dBm"),
         "10 · log₁₀(W · 1000) dBm");
   }
 
   Figure effective() {
-    return new Figure("erp", "ERP", erp().number(), "W",
+    return new Figure("erp", "ERP", number(erp().value()), "W",
         Sum.of(number(output.dbm()), "dBm", "transmitter output, " + output)
             .step("−", number(lossDb()), "dB", "line loss")
             .step(station.gainDbd() < 0 ? "−" : "+", number(Math.abs(station.gainDbd())), "dBd", "antenna gain over a half-wave dipole")
-            .gives(number(erp().dbm()), "dBm", "ERP").gives(erp().number(), "W", "ERP"),
+            .gives(number(erp().dbm()), "dBm", "ERP").gives(number(erp().value()), "W", "ERP"),
         "ERP = output − line loss + antenna gain (dBd)");
   }
 
   Figure isotropic() {
-    return new Figure("eirp", "EIRP", eirp().number(), "W",
-        Sum.of(erp().number(), "W", "ERP").step("×", "1.64", "", "half-wave dipole over isotropic, 2.15 dB")
-            .gives(eirp().number(), "W", "EIRP = " + number(eirp().dbm()) + " dBm"),
+    return new Figure("eirp", "EIRP", number(eirp().value()), "W",
+        Sum.of(number(erp().value()), "W", "ERP").step("×", "1.64", "", "half-wave dipole over isotropic, 2.15 dB")
+            .gives(number(eirp().value()), "W", "EIRP = " + number(eirp().dbm()) + " dBm"),
         "dBi = dBd + 2.15; ERP × 1.64 = EIRP");
   }
 

@@ -7,7 +7,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 @Controller
 class StaticPages {
 
-  @GetMapping({"/lists", "/lists/**", "/roster", "/roster/**", "/plan", "/radios", "/radios/**", "/units/**", "/bench", "/bench/**", "/trainer", "/trainer/**", "/rulebook", "/rulebook/**", "/intake/**", "/sign-in", "/first-account", "/invitation", "/password", "/releases", "/releases/**", "/people", "/installation", "/account", "/log"})
+  @GetMapping({"/lists", "/lists/**", "/roster", "/roster/**", "/plan", "/radios", "/radios/**", "/units/**", "/bench", "/bench/**", "/trainer", "/trainer/**", "/rulebook", "/rulebook/**", "/intake/**", "/sign-in", "/first-account", "/invitation", "/password", "/releases", "/releases/**", "/people", "/installation", "/installation/**", "/stations", "/account", "/log"})
   String application() {
     return "forward:/index.html";
   }

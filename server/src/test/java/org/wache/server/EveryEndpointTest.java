@@ -29,6 +29,9 @@ class EveryEndpointTest {
       "{\"kind\":\"person\",\"name\":\"Own one\",\"note\":\"\",\"teams\":[],\"licences\":[]}";
   private static final String UNIT = "{\"model\":1,\"serial\":\"N-1\",\"label\":\"Mine now\",\"lock\":\"\",\"inhibited\":false,\"owner\":\"\"}";
   private static final String SIGN = "{\"callSign\":\"KE9QRB\"}";
+  private static final String KEYED = "{\"how\":\"none\",\"bases\":[]}";
+  private static final String STATION = "{\"name\":\"Mine now\",\"kind\":\"base\",\"outputW\":50,\"line\":\"RG-213\",\"lineM\":20,\"otherLossDb\":0.5,\"gainDbd\":3,"
+      + "\"heightM\":9,\"keyedShare\":0.2,\"processed\":false,\"otherHeightM\":1.5,\"supplyV\":13.8,\"note\":\"\"}";
   /** Bodies that are well formed, by the end of the path: what stops them has to be that the group is another's. */
   private static final Map<String, String> GOOD = longestFirst(Map.ofEntries(
       Map.entry("/carriers", "{\"before\":" + CHOICE + ",\"after\":" + CHOICE + "}"),
@@ -61,6 +64,9 @@ class EveryEndpointTest {
       Map.entry("/presence", "{\"page\":\"x\",\"entry\":null}"), Map.entry("/waivers", "{\"prints\":[\"x\"],\"reason\":\"Mine now\",\"until\":null}"), Map.entry("/signature", "{\"state\":\"x\",\"note\":\"\"}"),
       Map.entry("/releases", "{\"state\":\"x\"}"), Map.entry("/recall", "{\"reason\":\"Mine now\"}"),
       Map.entry("/people/{account}", "{\"role\":\"coordinator\",\"party\":null}"),
+      Map.entry("/keying", "{\"before\":" + KEYED + ",\"after\":" + KEYED + "}"), Map.entry("/stations", STATION), Map.entry("/rulebook", "{\"id\":\"uk\"}"),
+      Map.entry("/stations/{station}", "{\"version\":1,\"form\":" + STATION + "}"), Map.entry("/stations/sheet", "{\"form\":" + STATION + ",\"list\":1,\"entries\":[]}"),
+      Map.entry("/rulebook-additions", "{\"text\":\"x\",\"note\":\"\"}"), Map.entry("/rulebook-additions/trial", "{\"text\":\"x\"}"), Map.entry("/taken-back", "{\"note\":\"\"}"),
       Map.entry("/overlay/trial", "{\"rows\":[]}"), Map.entry("/edition-seen", "{}")));
 
   private static Map<String, String> longestFirst(Map<String, String> bodies) {
@@ -108,7 +114,11 @@ class EveryEndpointTest {
       "{\"before\":" + SETTINGS + ",\"after\":" + SETTINGS.replace("\"place\":null", "\"place\":{\"latitude\":99,\"longitude\":0}") + "}",
       "{\"login\":\"\",\"password\":1}", "{\"name\":\"x\",\"role\":\"king\",\"party\":null}", "{\"name\":\"\\u0000\",\"role\":\"member\",\"party\":-1}",
       "{\"token\":\"\\u0000\",\"login\":\"\\u0000\",\"name\":\"x\",\"password\":\"1234567890\"}", "{\"current\":\"\\u0000\",\"next\":\"x\"}", "{\"code\":\"\\u0000\"}",
-      "{\"name\":\"\\u0000\",\"coordinator\":\"\\u0000\"}", "{\"role\":\"king\",\"party\":-1}", "{\"fields\":{\"rxMhz\":\"\\u0000\"}}"};
+      "{\"name\":\"\\u0000\",\"coordinator\":\"\\u0000\"}", "{\"role\":\"king\",\"party\":-1}", "{\"fields\":{\"rxMhz\":\"\\u0000\"}}",
+      "{\"before\":" + KEYED + ",\"after\":{\"how\":\"tea\",\"bases\":[]}}", "{\"before\":" + KEYED + ",\"after\":{\"how\":\"bases\",\"bases\":[{\"name\":\"\\u0000\",\"numbers\":[\"\\u0000\"]}]}}",
+      STATION.replace("50", "-1"), STATION.replace("RG-213", "rope"), STATION.replace("base", "ship"), STATION.replace("Mine now", "\\u0000"),
+      "{\"form\":" + STATION.replace("RG-213", "rope") + ",\"list\":1,\"entries\":[-1]}", "{\"text\":\"{\",\"note\":\"\\u0000\"}", "{\"text\":\"rulebook: us\\nedition: 5\"}",
+      "{\"text\":\"format: wache-rulebook/1\\nrulebook: tea\",\"note\":\"\"}", "{\"id\":\"tea\"}"};
 
   private final RunningServer server;
 
@@ -142,13 +152,14 @@ class EveryEndpointTest {
       long party, String body) {
     String query = endpoint.path().endsWith("/matrix/{entry}") || endpoint.path().endsWith("/fit/{entry}") ? "?column=0"
         : endpoint.toString().equals("DELETE /api/models/{model}") || endpoint.toString().equals("DELETE /api/units/{unit}") ? "?version=99"
-        : endpoint.path().endsWith("/bench-plan") ? "?units=1"
+        : endpoint.toString().equals("DELETE /api/stations/{station}") ? "?version=1" : endpoint.path().endsWith("/abroad") ? "?rulebook=uk"
+        : endpoint.path().endsWith("/least") ? "?kind=third-order" : endpoint.path().endsWith("/bench-plan") ? "?units=1"
         : endpoint.toString().equals("DELETE /api/parties/{party}") ? "?version=1"
         : endpoint.path().endsWith("/translation") ? "?of=100" : endpoint.path().endsWith("/merge") ? "?other=" + list : endpoint.path().endsWith("/at") ? "?mhz=146.52" : endpoint.path().endsWith("/place") && endpoint.path().contains("rulebook") ? "?latitude=45&longitude=-93" : endpoint.path().contains("/edges") ? "?class=general&send=cw" : "";
     String path = endpoint.path().replace("{group}", Long.toString(group)).replace("{list}", Long.toString(list))
         .replace("{entry}", Long.toString(entry)).replace("{party}", Long.toString(party)).replace("{version}", "1")
         .replace("{model}", "1").replace("{unit}", "1").replace("{run}", "1").replace("{job}", "1").replace("{image}", "1")
-        .replace("{account}", "99999").replace("{session}", "x").replace("{release}", "1").replace("{waiver}", "1").replace("{token}", "x").replace("{invitation}", Long.toString(invitation(who)))
+        .replace("{account}", "99999").replace("{session}", "x").replace("{release}", "1").replace("{waiver}", "1").replace("{token}", "x").replace("{station}", "1").replace("{addition}", "1").replace("{invitation}", Long.toString(invitation(who)))
         .replace("{callSign}", "KE9QRB").replace("{repeater}", "TV-001").replace("{format}", "list")
         .replace("{intake}", Long.toString(intake(list))) + query;
     boolean file = endpoint.method().equals("POST")

@@ -27,8 +27,8 @@ public final class AdjacentOverlap extends Beside {
   }
 
   @Override
-  String words(Entry entry, Hit nearest, long count) {
+  String words(Entry entry, Hit nearest) {
     return HitWords.sources(nearest, entry.list()) + " reaches into this channel from " + Frequency.kilohertz(nearest.off())
-        + " kHz away, at one site" + more(count);
+        + " kHz away, at one site";
   }
 }

@@ -1,7 +1,6 @@
 package org.wache.audit.site;
 
 import java.util.List;
-import java.util.Optional;
 import org.wache.audit.Entry;
 import org.wache.audit.EntryRule;
 import org.wache.audit.Finding;
@@ -39,9 +38,9 @@ abstract class Beside implements EntryRule {
     }
     Hit nearest = kinds.stream().map(found::nearest).flatMap(List::stream)
         .min(java.util.Comparator.comparingLong(Hit::off)).orElseThrow();
-    String site = reached.site().map(Sites.Site::name).filter(name -> !name.isEmpty()).map(name -> " (" + name + ")").orElse("");
+    String site = reached.site().map(Sites.Site::name).filter(name -> !name.isEmpty()).map(name -> "At " + name + ": ").orElse("");
     return List.of(Finding.query(slug)
-        .message(() -> words(entry, nearest, count) + site + ".")
+        .message(() -> site + words(entry, nearest) + (count == 1 ? "." : " (and " + (count - 1) + " more)."))
         .working(() -> HitWords.sum(nearest, entry.list()))
         .source(source(entry, nearest))
         .advice(() -> List.of("The page “On site” shows every hit and finds the least change that clears it."))
@@ -49,18 +48,9 @@ abstract class Beside implements EntryRule {
   }
 
   /** What is, without a full stop. */
-  abstract String words(Entry entry, Hit nearest, long count);
+  abstract String words(Entry entry, Hit nearest);
 
   String source(Entry entry, Hit nearest) {
     return "common practice, no source";
-  }
-
-  /** {@code and 3 more} for those that are not told. */
-  static String more(long count) {
-    return count == 1 ? "" : ", and " + (count - 1) + " more " + (count == 2 ? "does" : "do");
-  }
-
-  static Optional<Long> apart(Hit hit) {
-    return hit.off() == 0 ? Optional.empty() : Optional.of(hit.off());
   }
 }

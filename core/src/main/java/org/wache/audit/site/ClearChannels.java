@@ -2,6 +2,7 @@ package org.wache.audit.site;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -24,6 +25,10 @@ import org.wache.site.SiteStudy;
 
 /** Picks direct channels that everyone who carries a list may use, and that its site leaves clear. */
 public final class ClearChannels {
+
+  /** So that not all picks are neighbours of the best one. */
+  private static final long BAND = 10_000_000;
+  private static final int OF_A_BAND = 4;
 
   private ClearChannels() {}
 
@@ -77,9 +82,13 @@ public final class ClearChannels {
         .thenComparing(Comparator.comparingLong(Pick::apart).reversed()));
     long before = Clearing.total(site.study());
     List<Pick> picked = new ArrayList<>();
+    Map<Long, Integer> inBand = new HashMap<>();
     for (Pick each : legal) {
       if (picked.size() == most) {
         break;
+      }
+      if (inBand.merge(each.entry().transmit().orElseThrow().hertz() / BAND, 1, Integer::sum) > OF_A_BAND) {
+        continue;
       }
       if (Clearing.total(with(audit, site, each.entry())) <= before) {
         picked.add(each);

@@ -14,6 +14,8 @@ import org.wache.audit.Verdict;
 import org.wache.channel.Channel;
 import org.wache.channel.ChannelList;
 import org.wache.channel.Use;
+import org.wache.rulebook.BandPlan;
+import org.wache.rulebook.PlanRow;
 import org.wache.signal.Frequency;
 import org.wache.signal.Span;
 import org.wache.site.Findings;
@@ -32,7 +34,7 @@ public final class Clearing {
   /** Changes of the disturbed entry itself: the narrow width, or the nearest direct channels where nothing of the kind lands. */
   static List<Change> cures(Entry entry) {
     Channel channel = entry.channel();
-    if (channel.use() != Use.DIRECT || channel.transmit().isEmpty() || channel.emission().isEmpty()) {
+    if (!movable(channel, entry.plan())) {
       return channel.emission().isEmpty() ? List.of() : Cures.narrower(channel);
     }
     List<Change> cures = new ArrayList<>(Cures.narrower(channel));
@@ -46,6 +48,12 @@ public final class Clearing {
         .filter(to -> worth(study.at(moved(entry.position(), channel, to.transmit().orElseThrow()))) < now)
         .limit(OFFERED).forEach(to -> cures.add(Cures.moved("Move to " + to.transmit().orElseThrow(), channel, to.transmit().orElseThrow())));
     return cures;
+  }
+
+  /** A repeater's frequencies are its own, and a calling channel is where others call. */
+  private static boolean movable(Channel channel, BandPlan plan) {
+    return channel.use() == Use.DIRECT && channel.transmit().isPresent() && channel.occupied().isPresent()
+        && plan.rowAt(channel.transmit().get()).flatMap(PlanRow::calling).isEmpty();
   }
 
   /** Products and overlap weigh, nearness does not: within one band it hardly ever goes away by moving. */
@@ -99,10 +107,11 @@ public final class Clearing {
 
   private static List<Change> changes(Audit audit, int position, Channel channel) {
     List<Change> changes = new ArrayList<>();
-    if (channel.emission().isPresent()) {
+    boolean calling = channel.transmit().flatMap(audit.auditor().context().edition().plan()::rowAt).flatMap(PlanRow::calling).isPresent();
+    if (channel.emission().isPresent() && !calling) {
       changes.addAll(Cures.narrower(channel));
     }
-    if (channel.use() == Use.DIRECT && channel.transmit().isPresent() && channel.occupied().isPresent()) {
+    if (movable(channel, audit.auditor().context().edition().plan())) {
       List<String> services = audit.auditor().context().edition().servicesAt(channel.transmit().get()).stream().map(each -> each.id()).toList();
       DirectChannels.near(channel, service(services, channel), audit.auditor().context(), TRIED)
           .forEach(to -> changes.add(Cures.moved("Move to " + to.transmit().orElseThrow(), channel, to.transmit().orElseThrow())));

@@ -25,8 +25,8 @@ public final class Harmonic extends Beside {
   }
 
   @Override
-  String words(Entry entry, Hit nearest, long count) {
+  String words(Entry entry, Hit nearest) {
     return "The harmonic " + HitWords.equation(nearest) + " MHz of " + HitWords.sources(nearest, entry.list())
-        + " lands where this entry listens" + more(count);
+        + " lands where this entry listens";
   }
 }

@@ -42,13 +42,22 @@ public final class HitWords {
     return !channel.name().isEmpty() ? channel.name() : channel.number().isEmpty() ? "entry " + (position + 1) : "number " + channel.number();
   }
 
-  /** The product as one writes it: {@code 2 × 146.520 − 146.010 = 147.030}. */
+  /** The product as one writes it: {@code 2 × 146.520 − 146.010 = 147.030}; of a single transmitter where it is from here. */
   public static String equation(Hit hit) {
+    if (!hit.kind().isProduct() && hit.kind() != Hit.Kind.HARMONIC) {
+      long from = hit.lands() - hit.receiver().centre();
+      return Frequency.megahertz(hit.lands()) + (from == 0 ? ", the same frequency" : ", " + distance(Math.abs(from)) + (from < 0 ? " below" : " above"));
+    }
     StringBuilder text = new StringBuilder();
     for (Hit.Term term : hit.terms()) {
       text.append(text.isEmpty() ? "" : term.factor() < 0 ? " − " : " + ").append(times(term));
     }
     return text.append(" = ").append(Frequency.megahertz(hit.lands())).toString();
+  }
+
+  /** A distance of frequencies: {@code 60.0 kHz}, {@code 1.200 MHz}. */
+  static String distance(long hertz) {
+    return hertz >= 1_000_000 ? Frequency.megahertz(hertz) + " MHz" : Frequency.kilohertz(hertz) + " kHz";
   }
 
   private static String times(Hit.Term term) {

@@ -28,8 +28,8 @@ public final class Intermod extends Beside {
   }
 
   @Override
-  String words(Entry entry, Hit nearest, long count) {
+  String words(Entry entry, Hit nearest) {
     return "The " + HitWords.kind(nearest.kind()) + " " + HitWords.equation(nearest) + " MHz of " + HitWords.sources(nearest, entry.list())
-        + " lands where this entry listens" + more(count);
+        + " lands where this entry listens";
   }
 }

@@ -4,7 +4,6 @@ import org.wache.audit.Entry;
 import org.wache.audit.RulePage;
 import org.wache.audit.Slug;
 import org.wache.rulebook.Nearness;
-import org.wache.signal.Frequency;
 import org.wache.site.Hit;
 
 /** A transmitter of the site is so near to a receiver that it makes it deaf. */
@@ -27,13 +26,9 @@ public final class TransmitNearReceive extends Beside {
   }
 
   @Override
-  String words(Entry entry, Hit nearest, long count) {
-    return HitWords.sources(nearest, entry.list()) + " talks only " + distance(nearest.off())
-        + " from where this entry listens, at one site without filters" + more(count);
-  }
-
-  private static String distance(long hertz) {
-    return hertz >= 1_000_000 ? Frequency.megahertz(hertz) + " MHz" : Frequency.kilohertz(hertz) + " kHz";
+  String words(Entry entry, Hit nearest) {
+    return HitWords.sources(nearest, entry.list()) + " talks only " + HitWords.distance(nearest.off())
+        + " from where this entry listens, at one site without filters";
   }
 
   @Override

@@ -27,6 +27,7 @@ import org.wache.server.radios.UnitDraft;
 import org.wache.server.releases.PastRelease;
 import org.wache.server.roster.Party;
 import org.wache.server.roster.RosterService;
+import org.wache.server.stations.StationStore;
 import org.wache.server.tones.ToneKnowledge;
 import org.wache.server.tones.ToneKnowledgeStore;
 import tools.jackson.databind.JsonNode;
@@ -53,9 +54,11 @@ class DemoData implements ApplicationRunner {
   private final PastRelease releases;
   private final PasswordEncoder encoder;
   private final TransactionTemplate transaction;
+  private final StationStore stations;
 
   DemoData(@Value("${wache.demo}") boolean demo, AccountStore accounts, ListIntake lists, RosterService roster,
-      OverlayService overlays, ToneKnowledgeStore tones, RadioService radios, PastMeasurements measurements, BenchService bench, DirectoryLinks directory, PastRelease releases, PasswordEncoder encoder, TransactionTemplate transaction) {
+      OverlayService overlays, ToneKnowledgeStore tones, RadioService radios, PastMeasurements measurements, BenchService bench, DirectoryLinks directory, PastRelease releases, PasswordEncoder encoder, TransactionTemplate transaction, StationStore stations) {
+    this.stations = stations;
     this.demo = demo;
     this.accounts = accounts;
     this.lists = lists;
@@ -114,6 +117,8 @@ class DemoData implements ApplicationRunner {
     long river = lists.take(coordinator, valley, "River hand-helds, spring", bytes("river-handhelds.csv"),
         text("river-handhelds.context.json"), List.of("River watch"), "");
     Map<String, Long> units = radios(coordinator, valley, people);
+    JSON.readTree(text("stations.json")).path("stations").forEach(station ->
+        stations.add(coordinator, valley, station.path("name").asString(), JSON.writeValueAsString(station)));
     Map<String, Long> models = new HashMap<>();
     radios.models(coordinator, valley).forEach(model -> models.put(model.name(), model.id()));
     lists.models(coordinator, river, List.of(models.get("Heron H2")));
@@ -127,6 +132,7 @@ class DemoData implements ApplicationRunner {
         List.of("Net control"), "");
     lists.models(coordinator, shortList, List.of(models.get("Heron H2")));
     releases.waive(ada, shortList, reasons);
+    lists.take(coordinator, valley, "Weir house and landing, on site", bytes("on-site.csv"), text("on-site.context.json"), List.of("River watch"), "");
     bench.start(coordinator, river, released, List.of("River 1", "River 2", "River 4", "River 5", "River 7").stream().map(units::get).toList(), "KE9QRB");
   }
 

@@ -86,10 +86,10 @@ final class Context {
     return file.under(edition, day, file.holders().stream().map(holder -> known(holder, edition)).toList());
   }
 
-  /** A licence of a class that the rulebook does not know counts for nothing: it is one of another country. */
+  /** A licence of a service or class that the rulebook does not know counts for nothing: it is one of another country. */
   private static Holder known(Holder holder, Edition edition) {
     return new Holder(holder.name(), holder.licences().stream().filter(licence -> edition.service(licence.service())
-        .filter(service -> licence.licenceClass().filter(each -> service.traits().classIndex(each) < 0).isPresent()).isEmpty()).toList());
+        .filter(service -> licence.licenceClass().map(each -> service.traits().classIndex(each) >= 0).orElse(true)).isPresent()).toList());
   }
 
   /** The same context for other carriers. */

@@ -168,7 +168,7 @@ class ListService {
   public void setSettings(long account, long list, Views.Settings before, Views.Settings after) {
     ListStore.Head head = own(store.lockedHead(account, list).orElseThrow(() -> new Missing("The list")), account);
     Context now = Context.of(head.context());
-    if (!now.settings().equals(before)) {
+    if (!now.settings().equals(before.in(now.rulebook()))) {
       throw new Refused("Somebody else changed the place or the house rules of this list. Nothing was saved: look at"
           + " what is there now, and change it again.");
     }

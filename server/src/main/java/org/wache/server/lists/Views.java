@@ -50,6 +50,12 @@ public final class Views {
       antennaHeightM = antennaHeightM == null ? Optional.empty() : antennaHeightM;
       rulebook = rulebook == null ? Optional.empty() : rulebook;
     }
+
+    /** The same in a rulebook, where none is said. */
+    Settings in(String usual) {
+      return new Settings(place, antennaGainDbd, feedLossDb, directTones, maxTimeoutS, twoMetreRasterKhz, unitsInUse, antennaHeightM,
+          rulebook.or(() -> Optional.of(usual)));
+    }
   }
 
   /** What of a list is keyed together at one site: none, all, teams (each zone), or bases. */

@@ -38,7 +38,10 @@ class PlacesController {
   }
 
   /** Lines and zones that rules go by, in degrees, longitude first. */
-  record Places(List<DrawnLine> lines, List<DrawnZone> zones, List<RegionName> regions) {}
+  record Places(List<DrawnLine> lines, List<DrawnZone> zones, List<RegionName> regions, MapCentre centre) {}
+
+  /** Where a map looks that knows no site. */
+  record MapCentre(double latitude, double longitude) {}
 
   record DrawnLine(String id, String name, List<double[]> path, String source) {}
 
@@ -55,7 +58,8 @@ class PlacesController {
         .map(zone -> new DrawnZone(zone.id(), zone.name(), does(limit), outline(zone)))).toList();
     List<RegionName> regions = StreamSupport.stream(geography.outlines().all().spliterator(), false)
         .map(each -> new RegionName(each.code(), each.name())).toList();
-    return new Places(lines, zones, regions);
+    Place centre = editions.rulebook(rulebook).centre();
+    return new Places(lines, zones, regions, new MapCentre(centre.latitude(), centre.longitude()));
   }
 
   private static String does(LocalLimit limit) {

@@ -45,7 +45,10 @@ class StationController {
   }
 
   /** The stations, and the types of line that the table knows. */
-  record Stations(List<StationView> stations, List<LineType> lines, String lineSource, double usualEfficiency) {}
+  record Stations(List<StationView> stations, List<StationUse> uses, List<LineType> lines, String lineSource, double usualEfficiency) {}
+
+  /** A list that names a base so. */
+  record StationUse(String base, long list) {}
 
   record StationView(long id, int version, StationForm form, String changedBy, OffsetDateTime changedAt) {}
 
@@ -66,6 +69,7 @@ class StationController {
   Stations all(@PathVariable long group) {
     StationData data = rulebooks.ofGroup(group).on(LocalDate.now(clock)).stations();
     return new Stations(store.all(group).stream().map(StationController::view).toList(),
+        store.uses(group).stream().map(each -> new StationUse(each.base(), each.list())).toList(),
         data.coax().lines().stream().map(line -> new LineType(line.name(), line.note(), line.points().stream()
             .map(point -> new LinePoint(point.mhz(), point.decibels())).toList())).toList(),
         data.coax().lines().stream().map(line -> line.source()).findFirst().orElse(""), data.efficiency());

@@ -12,7 +12,7 @@ import org.wache.server.problems.Refused;
 
 /** The stations of a group. */
 @Repository
-class StationStore {
+public class StationStore {
 
   private static final int MOST = 500;
 
@@ -41,6 +41,20 @@ class StationStore {
     return jdbc.sql(SELECT + "where station.id = :id and not station.removed").param("id", id).query(Stored.class).optional();
   }
 
+  /** A list in which a base of some name works entries of its own. */
+  record Use(String base, long list) {}
+
+  /** Which lists name bases, the newest first. */
+  List<Use> uses(long club) {
+    return jdbc.sql("""
+            select base ->> 'name' as base, channel_list.id as list from channel_list,
+              jsonb_array_elements(case when jsonb_typeof(context -> 'houseRules' -> 'keyedTogether') = 'array'
+                then context -> 'houseRules' -> 'keyedTogether' else '[]' end) as base
+            where channel_list.club_id = :club order by channel_list.id desc
+            """)
+        .param("club", club).query(Use.class).list();
+  }
+
   private Stored locked(long id, int seen) {
     Stored now = jdbc.sql(SELECT + "where station.id = :id and not station.removed for update of station").param("id", id).query(Stored.class).optional()
         .orElseThrow(() -> new Missing("The station"));
@@ -50,6 +64,7 @@ class StationStore {
     return now;
   }
 
+  /** Adds a station; body is the JSON of its form. */
   @Transactional
   public long add(long account, long club, String name, String body) {
     jdbc.sql("select id from club where id = :club for update").param("club", club).query(Long.class).single();
