@@ -1,4 +1,5 @@
 import type { Schemas } from '../api/client';
+import { dbd } from '../stations/draft';
 
 type Settings = Schemas['Settings'];
 
@@ -40,7 +41,10 @@ const FIGURES: [keyof Draft, string][] = [
 
 /** What is typed but is no figure; undefined when all is well. */
 export function problem(draft: Draft): string | undefined {
-  const wrong = FIGURES.find(([key]) => draft[key].trim() !== '' && number(draft[key]) === null);
+  const wrong = FIGURES.find(
+    ([key]) =>
+      draft[key].trim() !== '' && (key === 'antennaGainDbd' ? dbd(draft[key]) : number(draft[key])) === null,
+  );
   if (wrong) return `${wrong[1]} should be a number, not “${draft[wrong[0]]}”.`;
   const half =
     (draft.kind === 'site' || draft.kind === 'circle') &&
@@ -86,7 +90,7 @@ function place(draft: Draft): Settings['place'] {
 export function settingsOf(draft: Draft): Settings {
   return {
     place: place(draft),
-    antennaGainDbd: number(draft.antennaGainDbd),
+    antennaGainDbd: draft.antennaGainDbd.trim() === '' ? null : dbd(draft.antennaGainDbd),
     feedLossDb: number(draft.feedLossDb),
     directTones: draft.directTones || null,
     maxTimeoutS: number(draft.maxTimeoutS),

@@ -154,7 +154,10 @@ export function SitePage() {
       )}
       {site.data && at && (
         <>
-          <div className="border-line flex flex-wrap items-center gap-1.5 border-b px-3 py-1">
+          <section
+            aria-label="Sites and stretches"
+            className="border-line flex flex-wrap items-center gap-1.5 border-b px-3 py-1"
+          >
             {site.data.sites.length > 1 &&
               site.data.sites.map((each) => (
                 <Chip
@@ -182,7 +185,7 @@ export function SitePage() {
                 onPress={() => setView(each)}
               />
             ))}
-          </div>
+          </section>
           <SiteRuler
             entries={there}
             reached={reached}

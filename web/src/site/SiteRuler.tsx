@@ -62,7 +62,11 @@ export function SiteRuler({ entries, reached, selected, hit, view, onView, onSel
   const inView = (hertz: number) => hertz >= view.low && hertz <= view.high;
   const size = (low: number, high: number) => Math.max(3, scale(high) - scale(low));
   return (
-    <div className="border-line bg-sheet flex border-b select-none" data-testid="site-ruler">
+    <section
+      aria-label="The site drawn"
+      className="border-line bg-sheet flex border-b select-none"
+      data-testid="site-ruler"
+    >
       <div
         className="text-second text-soft relative shrink-0 text-right"
         style={{ width: LABELS, height: HEIGHT }}
@@ -152,7 +156,7 @@ export function SiteRuler({ entries, reached, selected, hit, view, onView, onSel
             })}
         </svg>
       </div>
-    </div>
+    </section>
   );
 }
 

@@ -102,6 +102,18 @@ public class AuditSpeed {
     return four.with(turn, typed).entry(turn);
   }
 
+  /** What 300 transmitters of one site do to 300 receivers: all products of the third and fifth order, harmonics, overlap. */
+  @Benchmark
+  public long site300() {
+    return Lists.interference(300);
+  }
+
+  /** The same for twice as many. */
+  @Benchmark
+  public long site600() {
+    return Lists.interference(600);
+  }
+
   /** 500 entries for 20 holders, each holder's verdict asked. */
   @Benchmark
   public int matrix500x20() {

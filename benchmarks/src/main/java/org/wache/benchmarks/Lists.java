@@ -4,14 +4,19 @@ import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import org.wache.audit.AuditContext;
 import org.wache.audit.Auditor;
 import org.wache.audit.register.Register;
+import org.wache.channel.Channel;
+import org.wache.channel.Field;
 import org.wache.exchange.LicenceWords;
 import org.wache.licence.Holder;
 import org.wache.rulebook.Edition;
 import org.wache.rulebook.RulebookReader;
+import org.wache.signal.Frequency;
+import org.wache.site.SiteStudy;
 
 /**
  * Seeded lists for the benchmarks. Like a large collection of channels: half of it listening entries spread over
@@ -87,5 +92,18 @@ final class Lists {
       all.add(new Holder("Holder " + i, kind.licences()));
     }
     return new Auditor(Register.ALL, AuditContext.of(edition, DAY, all));
+  }
+
+  /** How often the transmitters of a site of so many pairs reach its receivers; half of them are wide, half narrow. */
+  static long interference(int pairs) {
+    java.util.Random random = new java.util.Random(1);
+    List<Channel> channels = new java.util.ArrayList<>();
+    for (int i = 0; i < pairs; i++) {
+      long transmit = 400_000_000 + 6_250L * random.nextInt(19_000);
+      channels.add(Channel.of(Map.of(Field.TX_MHZ, Frequency.megahertz(transmit), Field.RX_MHZ, Frequency.megahertz(transmit - 5_000_000), Field.MODE,
+          i % 2 == 0 ? "FM" : "NFM")));
+    }
+    SiteStudy study = new SiteStudy(channels, java.util.stream.IntStream.range(0, pairs).boxed().toList(), List.of());
+    return study.receivers().stream().mapToLong(each -> study.at(each).total()).sum();
   }
 }

@@ -41,6 +41,8 @@ public final class Ratios {
     row("one keystroke in 4,000 entries", milliseconds.get("keystroke4000"), parse);
     row("500 entries × 20 holders", milliseconds.get("matrix500x20"), parse);
     row("500 entries × 200 holders", milliseconds.get("matrix500x200"), parse);
+    row("interference of 300 transmitters at one site, all third-order products", milliseconds.get("site300"), parse);
+    row("… of 600", milliseconds.get("site600"), parse);
     memory();
   }
 

@@ -22,6 +22,10 @@ public final class Assumptions {
     List<String> all = new ArrayList<>();
     all.add("The rulebook was written from memory: check against the current rules; this tool does not replace your"
         + " licence terms.");
+    if (!context.edition().additions().isEmpty()) {
+      all.add(context.edition().additions().size() == 1 ? "The rulebook has an addition of this installation's."
+          : "The rulebook has " + context.edition().additions().size() + " additions of this installation's.");
+    }
     boolean ownErrors = !context.radios().isEmpty()
         && context.radios().stream().allMatch(radio -> radio.model().tuning().errorPpm().isPresent());
     if (!ownErrors) {

@@ -152,7 +152,7 @@ class EveryEndpointTest {
       long party, String body) {
     String query = endpoint.path().endsWith("/matrix/{entry}") || endpoint.path().endsWith("/fit/{entry}") ? "?column=0"
         : endpoint.toString().equals("DELETE /api/models/{model}") || endpoint.toString().equals("DELETE /api/units/{unit}") ? "?version=99"
-        : endpoint.toString().equals("DELETE /api/stations/{station}") ? "?version=1" : endpoint.path().endsWith("/abroad") ? "?rulebook=uk"
+        : endpoint.toString().equals("DELETE /api/stations/{station}") ? "?version=99" : endpoint.path().endsWith("/abroad") ? "?rulebook=uk"
         : endpoint.path().endsWith("/least") ? "?kind=third-order" : endpoint.path().endsWith("/bench-plan") ? "?units=1"
         : endpoint.toString().equals("DELETE /api/parties/{party}") ? "?version=1"
         : endpoint.path().endsWith("/translation") ? "?of=100" : endpoint.path().endsWith("/merge") ? "?other=" + list : endpoint.path().endsWith("/at") ? "?mhz=146.52" : endpoint.path().endsWith("/place") && endpoint.path().contains("rulebook") ? "?latitude=45&longitude=-93" : endpoint.path().contains("/edges") ? "?class=general&send=cw" : "";

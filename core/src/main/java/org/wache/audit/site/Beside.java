@@ -36,14 +36,15 @@ abstract class Beside implements EntryRule {
     if (count == 0) {
       return List.of();
     }
-    Hit nearest = kinds.stream().map(found::nearest).flatMap(List::stream)
-        .min(java.util.Comparator.comparingLong(Hit::off)).orElseThrow();
+    List<Hit> hits = kinds.stream().map(found::nearest).flatMap(List::stream).toList(); // the strongest kind first, then the nearest
+    Hit nearest = hits.get(0);
     String site = reached.site().map(Sites.Site::name).filter(name -> !name.isEmpty()).map(name -> "At " + name + ": ").orElse("");
     return List.of(Finding.query(slug)
         .message(() -> site + words(entry, nearest) + (count == 1 ? "." : " (and " + (count - 1) + " more)."))
         .working(() -> HitWords.sum(nearest, entry.list()))
         .source(source(entry, nearest))
-        .advice(() -> List.of("The page “On site” shows every hit and finds the least change that clears it."))
+        .advice(() -> hits.stream().skip(1).map(hit -> "Also " + HitWords.equation(hit) + " MHz (" + HitWords.kind(hit.kind()) + " of "
+            + HitWords.sources(hit, entry.list()) + ").").toList())
         .cures(() -> Clearing.cures(entry)));
   }
 

@@ -186,7 +186,8 @@ class ListController {
     ListStore.Head now = store.head(account, old.head().id()).orElseThrow(() -> new Missing("The list"));
     boolean edits = changes.order().isEmpty()
         && changes.changes().stream().allMatch(change -> change.kind().equals("edit"));
-    boolean same = now.rosterVersion() == old.head().rosterVersion() && now.overlayVersion() == old.head().overlayVersion();
+    boolean same = now.rosterVersion() == old.head().rosterVersion() && now.overlayVersion() == old.head().overlayVersion()
+        && now.rulebooksVersion() == old.head().rulebooksVersion();
     if (!edits || !same || now.version() != old.head().version() + 1) {
       return;
     }

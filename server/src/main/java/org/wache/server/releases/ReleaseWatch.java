@@ -62,7 +62,7 @@ class ReleaseWatch {
   List<Reason> reasons(ReleaseStore.Head head) {
     ReleaseStore.Standing standing = store.standingOf(head.club());
     LocalDate today = LocalDate.now(clock);
-    List<Object> key = List.of(head.id(), standing.roster(), standing.overlay(), standing.radios(), today);
+    List<Object> key = List.of(head.id(), standing.roster(), standing.overlay(), standing.radios(), rulebooks.version(), today);
     List<Reason> reasons = known.get(key);
     if (reasons == null) {
       reasons = judged(head, ReleaseFile.read(store.body(head.id()).getBytes(StandardCharsets.UTF_8)), standing, today);

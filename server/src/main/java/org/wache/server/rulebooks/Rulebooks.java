@@ -44,6 +44,11 @@ public class Rulebooks {
     return jdbc.sql("select rulebook from club where id = :club").param("club", club).query(String.class).optional().orElseGet(Rulebooks::usual);
   }
 
+  /** Counts every addition put in force or taken back: what was worked out under another number may be out of date. */
+  public int version() {
+    return jdbc.sql("select count(*) + count(taken_at) from rulebook_addition").query(Integer.class).single();
+  }
+
   /** The texts of a rulebook's additions that are in force, in the order in which they were put. */
   public List<String> added(String id) {
     return jdbc.sql("select body from rulebook_addition where rulebook = :id and taken_at is null order by id").param("id", id).query(String.class).list();
