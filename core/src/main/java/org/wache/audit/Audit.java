@@ -58,7 +58,7 @@ public final class Audit {
 
   /** What one entry would come to if it were changed, the others as they are. */
   public EntryAudit tried(int position, Channel changed) {
-    if (moves(entries[position].channel(), changed)) {
+    if (movesInRadio(entries[position].channel(), changed)) {
       ChannelList newList = list.with(position, changed);
       return auditor.judge(new Entry(changed, position, newList, new ListIndex(newList.channels()), auditor.context()));
     }
@@ -94,7 +94,11 @@ public final class Audit {
 
   /** Whether the change decides what other entries come to: where they go in a radio, or what disturbs them. */
   private boolean moves(Channel before, Channel after) {
-    return keyedTogether() || !auditor.context().radios().isEmpty() && !List.of(Field.NUMBER, Field.ZONE, Field.SCAN).stream()
+    return keyedTogether() || movesInRadio(before, after);
+  }
+
+  private boolean movesInRadio(Channel before, Channel after) {
+    return !auditor.context().radios().isEmpty() && !List.of(Field.NUMBER, Field.ZONE, Field.SCAN).stream()
         .allMatch(field -> before.text(field).equals(after.text(field)));
   }
 

@@ -84,9 +84,9 @@ public final class Entry {
     return index.otherTones(channel, position);
   }
 
-  /** What the transmitters that are keyed together do to each other's receivers. */
-  public Sites sites() {
-    return index.sites(context);
+  /** What the transmitters that are keyed together with it do to its receiver. */
+  public Sites.Reached reached() {
+    return index.sites(context).at(position, channel);
   }
 
   /** The memories of a radio that the list's entries go into. */

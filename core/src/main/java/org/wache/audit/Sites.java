@@ -23,6 +23,7 @@ public final class Sites {
   public record Site(String name, SiteStudy study) {}
 
   private final List<Site> all;
+  private final List<Channel> channels;
   private final Map<Integer, Reached> reached = new ConcurrentHashMap<>();
 
   /**
@@ -34,6 +35,7 @@ public final class Sites {
   public record Reached(Optional<Site> site, Findings findings) {}
 
   Sites(List<Channel> channels, Keying keying, List<Nearness> nearness) {
+    this.channels = channels;
     this.all = keying.parts(channels).stream()
         .map(part -> new Site(part.name(), new SiteStudy(channels, part.positions(), nearness))).toList();
   }
@@ -45,14 +47,21 @@ public final class Sites {
 
   /** What reaches an entry of the list; where several sites use it, the one where most does counts. */
   public Reached at(int position) {
-    return reached.computeIfAbsent(position, any -> {
-      Reached worst = new Reached(Optional.empty(), Findings.NONE);
-      for (Site site : sitesOf(position)) {
-        Findings there = site.study().at(position);
-        worst = there.total() > worst.findings().total() ? new Reached(Optional.of(site), there) : worst;
-      }
-      return worst;
-    });
+    return reached.computeIfAbsent(position, any -> worst(position, channels.get(position)));
+  }
+
+  /** What would reach an entry if it were this, the others as they are. */
+  Reached at(int position, Channel changed) {
+    return channels.get(position) == changed ? at(position) : worst(position, changed);
+  }
+
+  private Reached worst(int position, Channel channel) {
+    Reached worst = new Reached(Optional.empty(), Findings.NONE);
+    for (Site site : sitesOf(position)) {
+      Findings there = site.study().at(position, channel);
+      worst = there.total() > worst.findings().total() ? new Reached(Optional.of(site), there) : worst;
+    }
+    return worst;
   }
 
   private List<Site> sitesOf(int position) {

@@ -8,6 +8,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import org.wache.channel.Channel;
 import org.wache.rulebook.Nearness;
@@ -39,7 +40,6 @@ public final class SiteStudy {
   private final long widest;
   private final long widestDeviation;
   private final List<SumTable> sums;
-  private final Map<Integer, Integer> emitterOf = new HashMap<>();
 
   /**
    * @param channels all entries of the list
@@ -56,11 +56,6 @@ public final class SiteStudy {
     this.widest = emitters.stream().mapToLong(each -> each.span().length()).max().orElse(0);
     this.widestDeviation = emitters.stream().mapToLong(Emitter::deviation).max().orElse(0);
     this.sums = complete() ? sums(emitters) : List.of();
-    for (int i = 0; i < emitters.size(); i++) {
-      for (int entry : emitters.get(i).entries()) {
-        emitterOf.put(entry, i);
-      }
-    }
   }
 
   private static List<Emitter> emitters(List<Channel> channels, List<Integer> positions) {
@@ -135,13 +130,22 @@ public final class SiteStudy {
 
   /** What reaches the receiver of an entry. */
   public Findings at(int entry) {
-    return channels.get(entry).receive().isEmpty() ? Findings.NONE : at(Receiver.of(entry, channels.get(entry)));
+    return at(entry, channels.get(entry));
+  }
+
+  /** What would reach an entry if it were this: its own transmitter does not count, so the others' stay as they are. */
+  public Findings at(int entry, Channel changed) {
+    return changed.receive().isEmpty() ? Findings.NONE : at(Receiver.of(entry, changed), changed.occupied());
   }
 
   /** What would reach a receiver; one below 0 has no transmitter of its own. */
   public Findings at(Receiver receiver) {
+    return at(receiver, receiver.entry() < 0 ? Optional.empty() : channels.get(receiver.entry()).occupied());
+  }
+
+  private Findings at(Receiver receiver, Optional<Span> own) {
     Collector found = new Collector();
-    direct(receiver, found);
+    direct(receiver, own, found);
     harmonics(receiver, found);
     if (complete()) {
       products(receiver, 2, 1, Hit.Kind.THIRD_ORDER, found);
@@ -158,18 +162,17 @@ public final class SiteStudy {
         || there.entries().size() == 1 && there.entries().get(0) == receiver.entry();
   }
 
-  private void direct(Receiver receiver, Collector found) {
+  private void direct(Receiver receiver, Optional<Span> sent, Collector found) {
     Span heard = new Span(receiver.centre() - receiver.half(), receiver.centre() + receiver.half());
     long least = nearness.stream().filter(row -> row.span().contains(receiver.centre())).mapToLong(Nearness::least)
         .findFirst().orElse(0);
-    Span own = receiver.entry() < 0 ? heard : channels.get(receiver.entry()).occupied().orElse(heard);
+    Span own = sent.orElse(heard);
     long reach = Math.max(least, widest + own.length() + receiver.half());
-    int ownEmitter = receiver.entry() < 0 ? -1 : emitterOf.getOrDefault(receiver.entry(), -1);
-    around(receiver.centre(), reach, i -> direct(receiver, i, heard, own, least, found));
-    if (ownEmitter >= 0 && emitters.get(ownEmitter).centre() != receiver.centre()) {
-      around(emitters.get(ownEmitter).centre(), widest + own.length(), i -> {
+    around(receiver.centre(), reach, i -> direct(receiver, i, heard, sent, least, found));
+    if (middle(own) != receiver.centre()) {
+      around(middle(own), widest + own.length(), i -> {
         if (Math.abs(centres[i] - receiver.centre()) > reach) {
-          direct(receiver, i, heard, own, least, found);
+          direct(receiver, i, heard, sent, least, found);
         }
       });
     }
@@ -185,7 +188,7 @@ public final class SiteStudy {
     }
   }
 
-  private void direct(Receiver receiver, int i, Span heard, Span own, long least, Collector found) {
+  private void direct(Receiver receiver, int i, Span heard, Optional<Span> sent, long least, Collector found) {
     Emitter there = emitters.get(i);
     boolean others = there.entries().stream().anyMatch(entry -> entry != receiver.entry());
     if (!others) {
@@ -193,10 +196,9 @@ public final class SiteStudy {
     }
     Emitter other = new Emitter(there.entries().stream().filter(entry -> entry != receiver.entry()).toList(), there.centre(),
         there.deviation(), there.span());
-    boolean sameTransmit = receiver.entry() >= 0 && there.entries().contains(receiver.entry());
+    boolean sameTransmit = sent.isPresent() && there.centre() == middle(sent.get());
     Hit.Kind kind = there.centre() == receiver.centre() || sameTransmit ? Hit.Kind.CO_CHANNEL
-        : there.span().overlaps(heard) || receiver.entry() >= 0 && channels.get(receiver.entry()).occupied().isPresent() && there.span().overlaps(own)
-            ? Hit.Kind.OVERLAP
+        : there.span().overlaps(heard) || sent.isPresent() && there.span().overlaps(sent.get()) ? Hit.Kind.OVERLAP
         : Math.abs(there.centre() - receiver.centre()) < least ? Hit.Kind.NEAR : null;
     if (kind != null) {
       found.add(new Hit(kind, receiver, List.of(new Hit.Term(1, other)), there.centre(), there.span().length() / 2));

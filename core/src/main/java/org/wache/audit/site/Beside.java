@@ -30,7 +30,7 @@ abstract class Beside implements EntryRule {
     if (!entry.context().houseRules().keyedTogether().any()) {
       return List.of();
     }
-    Sites.Reached reached = entry.sites().at(entry.position());
+    Sites.Reached reached = entry.reached();
     Findings found = reached.findings();
     long count = kinds.stream().mapToLong(found::count).sum();
     if (count == 0) {

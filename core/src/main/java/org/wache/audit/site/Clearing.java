@@ -39,7 +39,7 @@ public final class Clearing {
     }
     List<Change> cures = new ArrayList<>(Cures.narrower(channel));
     String service = service(entry.services().stream().map(each -> each.id()).toList(), channel);
-    SiteStudy study = entry.sites().at(entry.position()).site().map(Sites.Site::study).orElse(null);
+    SiteStudy study = entry.reached().site().map(Sites.Site::study).orElse(null);
     if (study == null) {
       return cures;
     }
