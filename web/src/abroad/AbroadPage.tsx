@@ -160,7 +160,9 @@ function summary(judged: Schemas['AbroadView']): string {
       ? `Nothing that may be keyed at home is lost in ${inText(judged.country)}`
       : `${dies} of ${all} entries may not be keyed in ${inText(judged.country)}`,
     asked > 0 ? `${asked} ${asked === 1 ? 'becomes a query' : 'become queries'}` : '',
-    `${judged.after.clear} ${judged.after.clear === 1 ? 'is' : 'are'} clear there`,
+    judged.after.clear === 0
+      ? 'none is clear there'
+      : `${judged.after.clear} ${judged.after.clear === 1 ? 'is' : 'are'} clear there`,
   ];
   return parts.filter(Boolean).join('; ') + '.';
 }

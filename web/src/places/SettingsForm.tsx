@@ -71,10 +71,10 @@ export function SettingsForm({ draft, regions, fixed, onChange }: Props) {
           {figure('Feed loss', 'dB', 'feedLossDb')}
           {figure('Antenna height', 'm', 'antennaHeightM')}
         </div>
-        <div className="grid grid-cols-3 gap-2">{figure('Radios in use', undefined, 'unitsInUse')}</div>
         {draft.antennaGainDbd.trim() !== '' && (
           <p className="text-second text-soft -mt-2">{gainWords(draft.antennaGainDbd)}</p>
         )}
+        <div className="grid grid-cols-3 gap-2">{figure('Radios in use', undefined, 'unitsInUse')}</div>
         <p className="text-second text-soft">
           Gain and loss make radiated power of output; left empty, 0 dBd is assumed and said. With the height
           of a fixed or mobile antenna the distance for exposure is asked about. Radios in use are held

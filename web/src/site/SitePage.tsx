@@ -1,5 +1,5 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useMemo, useState } from 'react';
+import { type KeyboardEvent, useEffect, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useGroup } from '../accounts/group';
 import { useMay } from '../accounts/rights';
@@ -206,7 +206,7 @@ export function SitePage() {
               ) : reached.length === 0 ? (
                 <p className="p-4">Nothing disturbs anything here. Key what you like at one time.</p>
               ) : (
-                <ul aria-label="Disturbed entries">
+                <ul aria-label="Disturbed entries" onKeyDown={walk}>
                   {reached.map((each) => {
                     const of = there.find((one) => one.id === each.entry);
                     if (!of) return null;
@@ -308,6 +308,18 @@ export function SitePage() {
       {site.data && !at && <p className="text-soft p-4">No entry is keyed here.</p>}
     </div>
   );
+}
+
+/** Arrows walk through the entries. */
+function walk(event: KeyboardEvent<HTMLUListElement>) {
+  const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];
+  if (step === undefined) return;
+  const all = [...event.currentTarget.querySelectorAll('button')];
+  const next = all[all.indexOf(document.activeElement as HTMLButtonElement) + step];
+  if (!next) return;
+  event.preventDefault();
+  next.focus();
+  next.click();
 }
 
 /** Products and overlap before mere nearness. */

@@ -10,7 +10,13 @@ type Entry = Schemas['EntryFigures'];
 const figureOf = (entry: Entry, id: string) => entry.figures.find((each) => each.id === id);
 
 /** The figures of a station with each entry, and of all keyed at once. */
-export function SheetView({ sheet }: { sheet: Schemas['Sheet'] }) {
+export function SheetView({
+  sheet,
+  onAtOnce,
+}: {
+  sheet: Schemas['Sheet'];
+  onAtOnce: (entries: number[]) => void;
+}) {
   const [chosen, setChosen] = useState<number>();
   return (
     <div className="flex min-w-0 flex-col gap-5">
@@ -22,10 +28,11 @@ export function SheetView({ sheet }: { sheet: Schemas['Sheet'] }) {
           ))}
         </section>
         {sheet.together.length > 0 && (
-          <section aria-label="All keyed at once">
+          <section aria-label="Exposure">
             <h2 className="text-second text-soft px-2 pb-1">
-              {sheet.entries.length === 1 ? 'This entry' : `All ${sheet.entries.length} entries`} keyed at
-              once
+              {sheet.added.length === 1
+                ? `Exposure with one transmitter: ${sheet.entries.find((each) => each.entry === sheet.added[0])?.name || 'its worst entry'}`
+                : `Exposure with ${sheet.added.length} transmitters keyed at once, as ticked below`}
             </h2>
             {sheet.together.map((figure) => (
               <FigureRow
@@ -60,6 +67,7 @@ export function SheetView({ sheet }: { sheet: Schemas['Sheet'] }) {
           <table className="w-full border-collapse">
             <thead>
               <tr className="text-second text-soft text-left">
+                <th className="px-2 font-normal">At once</th>
                 <th className="px-2 font-normal">Entry</th>
                 <th className="px-2 text-right font-normal">MHz</th>
                 <th className="px-2 text-right font-normal">Loss, dB</th>
@@ -76,6 +84,20 @@ export function SheetView({ sheet }: { sheet: Schemas['Sheet'] }) {
                     className={`border-line cursor-pointer border-b ${each.entry === chosen ? 'bg-accent-wash' : 'hover:bg-sunk'}`}
                     onClick={() => setChosen(each.entry === chosen ? undefined : each.entry)}
                   >
+                    <td className="px-2" onClick={(event) => event.stopPropagation()}>
+                      <input
+                        type="checkbox"
+                        aria-label={`${each.name || each.number} keyed at once with the others`}
+                        checked={sheet.added.includes(each.entry)}
+                        onChange={(event) =>
+                          onAtOnce(
+                            event.target.checked
+                              ? [...sheet.added, each.entry]
+                              : sheet.added.filter((one) => one !== each.entry),
+                          )
+                        }
+                      />
+                    </td>
                     <td className="max-w-48 truncate px-2 py-1">
                       <button
                         type="button"
@@ -100,7 +122,7 @@ export function SheetView({ sheet }: { sheet: Schemas['Sheet'] }) {
                   </tr>
                   {each.entry === chosen && (
                     <tr className="border-line border-b">
-                      <td colSpan={7} className="bg-sheet p-3">
+                      <td colSpan={8} className="bg-sheet p-3">
                         <OfEntry entry={each} />
                       </td>
                     </tr>

@@ -80,9 +80,12 @@ function Sheets({ group, stations, lists }: SheetsProps) {
         : [],
     [base, all, site.data],
   );
+  const [ticked, setTicked] = useState<{ of: string; entries: number[] }>();
+  const ofWhat = `${stored?.id ?? 'new'} ${list}`;
+  const atOnce = ticked?.of === ofWhat ? ticked.entries : entries;
   const asked = useDeferredValue(
     'form' in read
-      ? JSON.stringify({ form: { ...read.form, name: read.form.name || 'new' }, list, entries })
+      ? JSON.stringify({ form: { ...read.form, name: read.form.name || 'new' }, list, entries, atOnce })
       : '',
   );
   const sheet = useQuery({
@@ -247,7 +250,13 @@ function Sheets({ group, stations, lists }: SheetsProps) {
           {changed && <span className="text-soft pb-1">with what is typed, not yet saved</span>}
         </div>
         {lists.length === 0 && <p className="text-soft">The group has no list yet; a sheet needs entries.</p>}
-        {sheet.data && <SheetView key={list} sheet={sheet.data} />}
+        {sheet.data && (
+          <SheetView
+            key={list}
+            sheet={sheet.data}
+            onAtOnce={(next) => setTicked({ of: ofWhat, entries: next })}
+          />
+        )}
       </div>
     </main>
   );

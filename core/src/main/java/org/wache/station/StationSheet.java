@@ -1,9 +1,12 @@
 package org.wache.station;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import org.wache.audit.Audit;
 import org.wache.audit.AuditContext;
 import org.wache.audit.Auditor;
@@ -29,9 +32,10 @@ import org.wache.site.Keying;
  *
  * @param general figures that do not go by the entry: current, horizon
  * @param entries the entries, in the list's order
- * @param together the exposure with all of them keyed at one time
+ * @param together the exposure with several of them keyed at one time
+ * @param added the entries that are added up there, in the list's order
  */
-public record StationSheet(List<Figure> general, List<OnEntry> entries, List<Figure> together) {
+public record StationSheet(List<Figure> general, List<OnEntry> entries, List<Figure> together, List<Integer> added) {
 
   /** Radio horizon with 4/3 of the earth's radius, km for heights in m. */
   private static final double HORIZON = 4.12;
@@ -66,24 +70,32 @@ public record StationSheet(List<Figure> general, List<OnEntry> entries, List<Fig
    * @param station the station
    * @param audit the list under audit; its place and holders count, its antenna gives way to the station's
    * @param positions the entries that the station works; those that do not transmit are left out
+   * @param atOnce those of them that may be keyed at one time; empty for a station with one transmitter, whose worst entry counts
    * @throws IllegalArgumentException when the line is not in the table
    */
-  public static StationSheet of(Station station, Audit audit, List<Integer> positions) {
+  public static StationSheet of(Station station, Audit audit, List<Integer> positions, List<Integer> atOnce) {
     AuditContext context = audit.auditor().context();
     Edition edition = context.edition();
     List<OnEntry> entries = new ArrayList<>();
-    List<ExposureFigures> exposures = new ArrayList<>();
+    Map<Integer, ExposureFigures> exposures = new TreeMap<>();
     for (int position : positions) {
       Channel channel = audit.list().channels().get(position);
       if (channel.transmit().isPresent() && channel.emission().isPresent()) {
         Watts output = output(station, channel);
         Radiated radiated = Radiated.of(station, channel.transmit().get(), output, edition.stations());
         ExposureFigures exposure = ExposureFigures.of(radiated, channel.emission().get(), edition);
-        exposures.add(exposure);
+        exposures.put(position, exposure);
         entries.add(onEntry(position, channel, radiated, exposure, audit));
       }
     }
-    return new StationSheet(general(station, edition), entries, together(station, exposures));
+    List<Integer> added = exposures.keySet().stream().filter(atOnce::contains).toList();
+    List<Integer> counted = added.isEmpty() ? worst(station, exposures) : added;
+    return new StationSheet(general(station, edition), entries, together(station, counted.stream().map(exposures::get).toList()), counted);
+  }
+
+  private static List<Integer> worst(Station station, Map<Integer, ExposureFigures> exposures) {
+    return exposures.entrySet().stream().max(Comparator.comparingDouble(each -> each.getValue().shareAt(ExposureLimits.Group.GENERAL, station.people()).orElse(0.0)))
+        .map(each -> List.of(each.getKey())).orElse(List.of());
   }
 
   /** The set may be turned down for an entry, never up. */
@@ -185,7 +197,7 @@ public record StationSheet(List<Figure> general, List<OnEntry> entries, List<Fig
       if (!sum.lines().isEmpty()) {
         double metres = station.people() * Math.sqrt(total);
         figures.add(new Figure(group == ExposureLimits.Group.GENERAL ? "together-general" : "together-occupational",
-            "All keyed at once, " + group.words(), percent(total), "% of the limit",
+            (exposures.size() == 1 ? "Where people may come, " : exposures.size() + " keyed at once, ") + group.words(), percent(total), "% of the limit",
             sum.gives(percent(total), "%", "of the limit").limit("100", "%", "at most")
                 .rest(Radiated.number(metres), "m", "from here on the sum is kept: distance × √share"),
             "shares of the limits add up to at most 1: 47 CFR 1.1307(b)(3)(ii), OET Bulletin 65"));

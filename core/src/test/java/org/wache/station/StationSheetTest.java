@@ -34,7 +34,8 @@ class StationSheetTest {
 
   private static StationSheet sheet(Station station, String holder, Channel... channels) {
     Audit audit = Audits.of(holder, channels);
-    return StationSheet.of(station, audit, java.util.stream.IntStream.range(0, channels.length).boxed().toList());
+    List<Integer> all = java.util.stream.IntStream.range(0, channels.length).boxed().toList();
+    return StationSheet.of(station, audit, all, all);
   }
 
   private static Figure figure(List<Figure> figures, String id) {
@@ -80,6 +81,14 @@ class StationSheetTest {
     double alone = Double.parseDouble(figure(one.together(), "together-general").amount());
     assertThat(alone).as("(2.89 ÷ 3)²").isCloseTo(100 * Math.pow(2.885 / 3, 2), within(0.6));
     assertThat(Double.parseDouble(figure(two.together(), "together-general").amount())).isCloseTo(2 * alone, within(1.0));
+  }
+
+  @Test
+  void oneTransmitterCountsWithItsWorstEntry() {
+    Audit audit = Audits.of("amateur:technician", entry("446.000", "FM", "5"), entry("146.520", "FM", "50"), entry("147.000", "FM", "5"));
+    StationSheet sheet = StationSheet.of(station(50, null, 0, 0), audit, List.of(0, 1, 2), List.of());
+    assertThat(sheet.added()).containsExactly(1);
+    assertThat(StationSheet.of(station(50, null, 0, 0), audit, List.of(0, 1, 2), List.of(0, 2)).added()).containsExactly(0, 2);
   }
 
   @Test

@@ -117,7 +117,7 @@ class EveryEndpointTest {
       "{\"name\":\"\\u0000\",\"coordinator\":\"\\u0000\"}", "{\"role\":\"king\",\"party\":-1}", "{\"fields\":{\"rxMhz\":\"\\u0000\"}}",
       "{\"before\":" + KEYED + ",\"after\":{\"how\":\"tea\",\"bases\":[]}}", "{\"before\":" + KEYED + ",\"after\":{\"how\":\"bases\",\"bases\":[{\"name\":\"\\u0000\",\"numbers\":[\"\\u0000\"]}]}}",
       STATION.replace("50", "-1"), STATION.replace("RG-213", "rope"), STATION.replace("base", "ship"), STATION.replace("Mine now", "\\u0000"),
-      "{\"form\":" + STATION.replace("RG-213", "rope") + ",\"list\":1,\"entries\":[-1]}", "{\"text\":\"{\",\"note\":\"\\u0000\"}", "{\"text\":\"rulebook: us\\nedition: 5\"}",
+      "{\"form\":" + STATION.replace("RG-213", "rope") + ",\"list\":1,\"entries\":[-1],\"atOnce\":[-1]}", "{\"text\":\"{\",\"note\":\"\\u0000\"}", "{\"text\":\"rulebook: us\\nedition: 5\"}",
       "{\"text\":\"format: wache-rulebook/1\\nrulebook: tea\",\"note\":\"\"}", "{\"id\":\"tea\"}"};
 
   private final RunningServer server;

@@ -139,7 +139,7 @@ class OnSiteTest {
     HttpResponse<String> late = who.put("/api/stations/" + id, "{\"version\":1,\"form\":" + station("Weir", "5") + "}");
     assertThat(late.statusCode()).isEqualTo(422);
     assertThat(late.body()).contains("changed Weir meanwhile");
-    JsonNode sheet = Browserless.json(who.post(path + "/sheet", "{\"form\":" + station("Weir", "50") + ",\"list\":" + list + ",\"entries\":[" + entry(list, 0) + "]}"));
+    JsonNode sheet = Browserless.json(who.post(path + "/sheet", "{\"form\":" + station("Weir", "50") + ",\"list\":" + list + ",\"entries\":[" + entry(list, 0) + "],\"atOnce\":[]}"));
     assertThat(sheet.path("entries")).hasSize(1);
     JsonNode figures = sheet.path("entries").path(0).path("figures");
     assertThat(figures).anySatisfy(each -> {

@@ -81,7 +81,7 @@ public final class HitWords {
         sum = sum.step(sum.lines().isEmpty() ? "" : term.factor() < 0 ? "−" : "+", times(term), "MHz", emitter(term.emitter(), list));
       }
       sum = sum.gives(Frequency.megahertz(hit.lands()), "MHz", "lands here")
-          .limit(Frequency.megahertz(receiver.centre()), "MHz", "the middle of what this entry hears")
+          .step("", Frequency.megahertz(receiver.centre()), "MHz", "the middle of what this entry hears")
           .rest(Frequency.kilohertz(hit.off()), "kHz", "apart");
       return sum.step("", Frequency.kilohertz(hit.half()), "kHz", "half of the product: " + widening(hit))
           .step("+", Frequency.kilohertz(receiver.half()), "kHz", "half of what the receiver lets in")
@@ -89,7 +89,7 @@ public final class HitWords {
     }
     Emitter other = hit.terms().get(0).emitter();
     sum = Sum.of(Frequency.megahertz(other.centre()), "MHz", emitter(other, list) + " talks on")
-        .limit(Frequency.megahertz(receiver.centre()), "MHz", "this entry hears")
+        .step("", Frequency.megahertz(receiver.centre()), "MHz", "this entry hears")
         .rest(Frequency.kilohertz(hit.off()), "kHz", "apart");
     return hit.kind() != Hit.Kind.OVERLAP ? sum
         : sum.step("", Frequency.kilohertz(hit.half()), "kHz", "half of the other signal")

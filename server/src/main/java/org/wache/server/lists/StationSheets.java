@@ -26,7 +26,7 @@ public class StationSheets {
   }
 
   /** A sheet: general figures, those of each entry, and the exposure with all of them keyed at once. */
-  public record Sheet(List<FigureView> general, List<EntryFigures> entries, List<FigureView> together, int left) {}
+  public record Sheet(List<FigureView> general, List<EntryFigures> entries, List<FigureView> together, List<Long> added, int left) {}
 
   /** A figure with its sum. */
   public record FigureView(String id, String label, String amount, String unit, List<Views.SumLine> sum, String source) {}
@@ -42,10 +42,11 @@ public class StationSheets {
    * Works a sheet out.
    *
    * @param entries keys of the entries that the station works; empty for all that transmit
+   * @param atOnce keys of those that may be keyed at one time; empty where there is one transmitter
    * @throws IllegalArgumentException when a figure of the station cannot be
    */
   @Transactional(readOnly = true, isolation = Isolation.REPEATABLE_READ)
-  public Sheet of(long account, long list, Station station, List<Long> entries) {
+  public Sheet of(long account, long list, Station station, List<Long> entries, List<Long> atOnce) {
     Audited audited = service.seen(account, list).audited();
     Audit audit = audited.audit();
     List<Integer> positions = new ArrayList<>();
@@ -57,8 +58,9 @@ public class StationSheets {
       }
     }
     List<Integer> some = positions.subList(0, Math.min(MOST, positions.size()));
-    StationSheet sheet = StationSheet.of(station, audit, some);
+    StationSheet sheet = StationSheet.of(station, audit, some, some.stream().filter(i -> atOnce.contains(audited.stored().get(i).id())).toList());
     return new Sheet(figures(sheet.general()), sheet.entries().stream().map(each -> entry(each, audited)).toList(), figures(sheet.together()),
+        sheet.added().stream().map(i -> audited.stored().get(i).id()).toList(),
         positions.size() - some.size());
   }
 

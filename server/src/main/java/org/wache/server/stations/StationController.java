@@ -60,8 +60,8 @@ class StationController {
   /** New figures, begun on a version. */
   record StationChange(int version, @NotNull @Valid StationForm form) {}
 
-  /** A station that a sheet is asked for; without entries all of the list that transmit. */
-  record SheetOf(@NotNull @Valid StationForm form, long list, @NotNull List<@NotNull Long> entries) {}
+  /** A station that a sheet is asked for; without entries all of the list that transmit, and without atOnce it has one transmitter. */
+  record SheetOf(@NotNull @Valid StationForm form, long list, @NotNull List<@NotNull Long> entries, @NotNull List<@NotNull Long> atOnce) {}
 
   record StationMade(long id) {}
 
@@ -109,7 +109,7 @@ class StationController {
   @PostMapping("/api/groups/{group}/stations/sheet")
   StationSheets.Sheet sheet(Principal principal, @PathVariable long group, @Valid @RequestBody SheetOf of) {
     try {
-      return sheets.of(who.account(principal).id(), of.list(), of.form().station(), of.entries());
+      return sheets.of(who.account(principal).id(), of.list(), of.form().station(), of.entries(), of.atOnce());
     } catch (IllegalArgumentException e) {
       throw new Refused(e.getMessage());
     }
