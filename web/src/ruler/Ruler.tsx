@@ -1,9 +1,9 @@
-import { scaleLinear } from 'd3-scale';
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useMemo } from 'react';
 import type { Schemas, Slip } from '../api/client';
 import { megahertz } from '../ui/Megahertz';
 import { EntryLane } from './EntryLane';
-import { home, panned, type View, zoomed } from './view';
+import { useAxis } from './useAxis';
+import { home, type View } from './view';
 
 interface Props {
   ruler: Schemas['Ruler'];
@@ -20,35 +20,7 @@ const LABELS = 52;
 
 /** A frequency axis with three lanes: what the holder may do, what the plan keeps it for, what the list does. */
 export function Ruler({ ruler, slips, selected, holder, view, onView, onSelect }: Props) {
-  const box = useRef<HTMLDivElement>(null);
-  const [width, setWidth] = useState(900);
-  const drag = useRef<{ x: number; view: View } | null>(null);
-  const dragged = useRef(false);
-  const scale = useMemo(() => scaleLinear([view.low, view.high], [0, width]), [view.low, view.high, width]);
-
-  useEffect(() => {
-    const element = box.current;
-    if (!element) return;
-    const sizes = new ResizeObserver(([entry]) => entry && setWidth(entry.contentRect.width));
-    sizes.observe(element);
-    return () => sizes.disconnect();
-  }, []);
-
-  // The wheel zooms; React's own handler could not keep the page from scrolling with it.
-  useEffect(() => {
-    const element = box.current;
-    if (!element) return;
-    const wheel = (event: WheelEvent) => {
-      event.preventDefault();
-      const sideways = Math.abs(event.deltaX) > Math.abs(event.deltaY);
-      if (sideways) return onView(panned(view, event.deltaX / width));
-      const fixed =
-        view.low + ((event.clientX - element.getBoundingClientRect().left) / width) * (view.high - view.low);
-      onView(zoomed(view, Math.exp(-event.deltaY / 300), fixed));
-    };
-    element.addEventListener('wheel', wheel, { passive: false });
-    return () => element.removeEventListener('wheel', wheel);
-  }, [view, width, onView]);
+  const { box, width, scale, handlers, wasDragged } = useAxis(view, onView);
 
   const seen = <T extends { low: number; high: number }>(spans: T[]) =>
     spans.filter((span) => span.high >= view.low && span.low <= view.high);
@@ -80,17 +52,7 @@ export function Ruler({ ruler, slips, selected, holder, view, onView, onSelect }
         className="relative min-w-0 grow cursor-grab touch-none overflow-hidden active:cursor-grabbing"
         role="img"
         aria-label={`Ruler for ${holder} from ${megahertz(Math.round(view.low))} to ${megahertz(Math.round(view.high))} MHz`}
-        onPointerDown={(event) => {
-          drag.current = { x: event.clientX, view };
-          dragged.current = false;
-        }}
-        onPointerMove={(event) => {
-          if (!drag.current || event.buttons !== 1) return;
-          dragged.current ||= Math.abs(event.clientX - drag.current.x) > 3;
-          if (dragged.current) onView(panned(drag.current.view, (drag.current.x - event.clientX) / width));
-        }}
-        onPointerUp={() => (drag.current = null)}
-        onPointerLeave={() => (drag.current = null)}
+        {...handlers}
       >
         {scale.ticks(Math.max(3, Math.floor(width / 110))).map((tick) => (
           <div
@@ -149,7 +111,7 @@ export function Ruler({ ruler, slips, selected, holder, view, onView, onSelect }
             place={place}
             scale={scale}
             width={width}
-            onSelect={(slip) => !dragged.current && onSelect(slip)}
+            onSelect={(slip) => !wasDragged() && onSelect(slip)}
           />
         </div>
       </div>

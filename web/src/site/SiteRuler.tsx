@@ -1,7 +1,6 @@
-import { scaleLinear } from 'd3-scale';
-import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Schemas } from '../api/client';
-import { panned, type View, zoomed } from '../ruler/view';
+import { useAxis } from '../ruler/useAxis';
+import type { View } from '../ruler/view';
 import { megahertz } from '../ui/Megahertz';
 import { type Hit, isProduct } from './words';
 
@@ -23,36 +22,7 @@ const LABELS = 52;
 
 /** The site on a frequency axis: transmitters above, receivers below, and products as arrows from their sources to where they land. */
 export function SiteRuler({ entries, reached, selected, hit, view, onView, onSelect }: Props) {
-  const box = useRef<HTMLDivElement>(null);
-  const [width, setWidth] = useState(900);
-  const drag = useRef<{ x: number; view: View } | null>(null);
-  const scale = useMemo(() => scaleLinear([view.low, view.high], [0, width]), [view.low, view.high, width]);
-
-  useEffect(() => {
-    const element = box.current;
-    if (!element) return;
-    const sizes = new ResizeObserver(([entry]) => entry && setWidth(entry.contentRect.width));
-    sizes.observe(element);
-    return () => sizes.disconnect();
-  }, []);
-
-  useEffect(() => {
-    const element = box.current;
-    if (!element) return;
-    const wheel = (event: WheelEvent) => {
-      event.preventDefault();
-      const fixed =
-        view.low + ((event.clientX - element.getBoundingClientRect().left) / width) * (view.high - view.low);
-      onView(
-        Math.abs(event.deltaX) > Math.abs(event.deltaY)
-          ? panned(view, event.deltaX / width)
-          : zoomed(view, Math.exp(-event.deltaY / 300), fixed),
-      );
-    };
-    element.addEventListener('wheel', wheel, { passive: false });
-    return () => element.removeEventListener('wheel', wheel);
-  }, [view, width, onView]);
-
+  const { box, width, scale, handlers, wasDragged } = useAxis(view, onView);
   const hits = new Map(reached.map((each) => [each.entry, each]));
   const drawn = hit
     ? [hit]
@@ -83,13 +53,7 @@ export function SiteRuler({ entries, reached, selected, hit, view, onView, onSel
       <div
         ref={box}
         className="relative min-w-0 grow cursor-grab touch-none overflow-hidden active:cursor-grabbing"
-        onPointerDown={(event) => (drag.current = { x: event.clientX, view })}
-        onPointerMove={(event) => {
-          if (drag.current && event.buttons === 1)
-            onView(panned(drag.current.view, (drag.current.x - event.clientX) / width));
-        }}
-        onPointerUp={() => (drag.current = null)}
-        onPointerLeave={() => (drag.current = null)}
+        {...handlers}
       >
         <svg
           width={width}
@@ -129,7 +93,7 @@ export function SiteRuler({ entries, reached, selected, hit, view, onView, onSel
                 y={TALKS - 14}
                 height={24}
                 className={`cursor-pointer ${entry.id === selected ? 'fill-accent' : 'fill-slate'}`}
-                onClick={() => onSelect(entry.id)}
+                onClick={() => !wasDragged() && onSelect(entry.id)}
               >
                 <title>{`${entry.name || entry.number} talks on ${megahertz(entry.txHz!)} MHz`}</title>
               </rect>
@@ -148,7 +112,7 @@ export function SiteRuler({ entries, reached, selected, hit, view, onView, onSel
                   height={24}
                   strokeWidth={entry.id === selected ? 2.5 : 1.5}
                   className={`fill-sheet cursor-pointer ${entry.id === selected ? 'stroke-accent' : hits.has(entry.id) ? 'stroke-query' : 'stroke-slate'}`}
-                  onClick={() => onSelect(entry.id)}
+                  onClick={() => !wasDragged() && onSelect(entry.id)}
                 >
                   <title>{`${entry.name || entry.number} hears ${megahertz(entry.rxHz!)} MHz`}</title>
                 </rect>

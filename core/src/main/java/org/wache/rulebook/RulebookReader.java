@@ -29,7 +29,12 @@ public final class RulebookReader {
 
   /** The identifiers of the rulebooks that ship with the application, the first of them the usual one. */
   public static List<String> ids() {
-    return new RulebookFiles("", List.of()).common("index").texts("rulebooks");
+    return Index.IDS;
+  }
+
+  /** Read when it is first asked for. */
+  private static final class Index {
+    private static final List<String> IDS = List.copyOf(new RulebookFiles("", List.of()).common("index").texts("rulebooks"));
   }
 
   /**
@@ -91,7 +96,8 @@ public final class RulebookReader {
         row.optional("counts_as"), row.text("say"), row.text("source"))).toList();
   }
 
-  private Edition edition(Edition.EditionDates dates) {
+  /** One at a time: the files note what was asked of them. */
+  private synchronized Edition edition(Edition.EditionDates dates) {
     LocalDate day = dates.from();
     List<String> added = files.additions().stream().map(Addition::service).flatMap(Optional::stream).map(row -> row.text("id")).toList();
     List<Service> services = java.util.stream.Stream.concat(head.texts("services").stream(), added.stream())
@@ -111,7 +117,8 @@ public final class RulebookReader {
     ServiceTraits traits = new ServiceTraits(row.text("id"), row.text("title"), row.text("part"),
         row.choice("licence", LicenceKind.class), row.texts("classes"), row.flag("shared_with_public"), row.flag("tones_expected"),
         row.has("hidden_meaning") ? row.row("hidden_meaning").text("source") : "", row.text("emission_source", ""),
-        row.text("channel_source", ""), row.text("repeater_source", ""),
+        row.text("channel_source", ""), row.text("repeater_source", ""), row.text("width_source", row.text("part")),
+        row.text("renewal_source", row.text("part")),
         row.has("call_sign") ? Optional.of(callSigns(row.row("call_sign"))) : Optional.empty(),
         row.has("certification") ? Optional.of(certification(row.row("certification"))) : Optional.empty());
     List<FixedChannel> channels = row.rows("channels").stream().map(each -> channel(each, traits)).toList();

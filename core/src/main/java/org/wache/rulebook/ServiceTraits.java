@@ -17,12 +17,14 @@ import java.util.Optional;
  * @param emissionSource section that lists its emissions
  * @param channelSource section that lists its channels
  * @param repeaterSource section on repeaters
+ * @param edgeSource section that wants a signal to stay inside, with its whole width
+ * @param renewalSource section on the end of licences
  * @param callSigns the shape of its call signs; empty where there are none
  * @param certification what its radios must be certified under; empty where none is needed
  */
 public record ServiceTraits(String id, String title, String part, LicenceKind licence, List<String> classes,
     boolean sharedWithPublic, boolean tonesExpected, String hiddenMeaningSource, String emissionSource,
-    String channelSource, String repeaterSource, Optional<CallSignShape> callSigns,
+    String channelSource, String repeaterSource, String edgeSource, String renewalSource, Optional<CallSignShape> callSigns,
     Optional<Certification> certification) {
 
   /** The place of a class in {@link #classes()}, or -1. */

@@ -56,6 +56,24 @@ class ElsewhereTest {
     }
   }
 
+  /** What is found under the rules of one country cites them and no others. */
+  @ParameterizedTest
+  @ValueSource(strings = {"uk", "au"})
+  void noSectionOfAnotherCountryIsCited(String rulebook) {
+    Edition edition = edition(rulebook);
+    String highest = edition.service("amateur").orElseThrow().traits().classes().get(2);
+    RandomLists random = new RandomLists(11);
+    for (String holder : List.of("amateur:" + highest, "amateur:foundation", "nobody")) {
+      Auditor auditor = new Auditor(Register.ALL, AuditContext.of(edition, Audits.DAY, List.of(LicenceWords.holder(holder, edition))));
+      for (int n = 0; n < 20; n++) {
+        Audit audit = auditor.audit(random.list());
+        for (int i = 0; i < audit.entries().size(); i++) {
+          assertThat(audit.findings(i)).allSatisfy(finding -> assertThat(finding.source()).doesNotContain("CFR").doesNotContainPattern("\\b9[057]\\.\\d"));
+        }
+      }
+    }
+  }
+
   /** Every service, plan row, allocation and line of each country can be read, on every edition. */
   @ParameterizedTest
   @ValueSource(strings = {"us", "uk", "au"})

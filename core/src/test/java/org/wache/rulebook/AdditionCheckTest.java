@@ -86,6 +86,15 @@ class AdditionCheckTest {
   }
 
   @Test
+  void manyMayAskForEditionsAtOnce() {
+    for (int round = 0; round < 20; round++) {
+      Rulebook with = RulebookReader.with("us", List.of(EDITION, SERVICE));
+      List<Integer> services = with.editions().parallelStream().map(each -> with.on(each.from()).services().size()).toList();
+      assertThat(services).hasSize(4).containsOnly(7);
+    }
+  }
+
+  @Test
   void additionsBuildOnEachOther() {
     String later = EDITION.replace("2027-03-01", "2028-03-01").replace("{band: 30 m, mhz: 10.1-10.15}", "{band: 30 m, mhz: 10.140-10.150}");
     assertThat(AdditionCheck.of(later, List.of(EDITION)).id()).isEqualTo("2028-03-01");

@@ -241,6 +241,47 @@ class OnSiteTest {
     assertThat(administrator.send("DELETE", "/api/lists/" + list, null, null).statusCode()).isGreaterThan(400);
   }
 
+  private static final String EDITION = """
+      format: wache-rulebook/1
+      rulebook: us
+      edition: {id: "2026-06-01", from: 2026-06-01, title: A part of 2 m for Generals, source: made up for this test}
+      changes:
+        - in: amateur/grants
+          end:
+            - {band: 2 m, mhz: 144.100-148.000}
+          add:
+            - {band: 2 m, mhz: 144.100-148.000, class: general, allow: any, source: made up for this test}
+            - {band: 2 m, mhz: 144.100-146.400, class: technician, allow: any, source: made up for this test}
+      """;
+
+  /** What went out under the rules of its day stays explainable; what speaks against it under those of today is told. */
+  @Test
+  void aNewEditionProposesToRecallWhatItForbids() throws Exception {
+    Browserless coordinator = Browserless.signedIn(address, "coordinator");
+    Fleets fleets = new Fleets(coordinator);
+    long before = fleets.release(fleets.list("before the edition", Fleets.LIST), "Heron H2");
+    assertThat(Browserless.json(coordinator.get("/api/releases/" + before)).path("against")).isEmpty();
+    HttpResponse<String> put = coordinator.post("/api/installation/rulebook-additions", "{\"text\":" + JSON.writeValueAsString(EDITION) + ",\"note\":\"\"}");
+    assertThat(put.statusCode()).as(put.body()).isEqualTo(201);
+    String addition = "/api/installation/rulebook-additions/" + Browserless.json(put).path("id").asLong();
+    long during;
+    try {
+      assertThat(Browserless.json(coordinator.get("/api/releases/" + before)).path("against")).anySatisfy(each -> {
+        assertThat(each.path("recall").asBoolean()).isTrue();
+        assertThat(each.path("message").asString()).contains("needs General class");
+      });
+      assertThat(Browserless.json(coordinator.get("/api/groups/" + coordinator.group() + "/home")).path("edition").path("id").asString()).isEqualTo("2026-06-01");
+      during = fleets.release(fleets.list("under the edition", "number,name,rx_mhz,tx_mhz,mode,power_w,timeout_s\n1,LOW,145.580,145.580,FM,5,180\n"), "Heron H2");
+    } finally {
+      assertThat(coordinator.post(addition + "/taken-back", "{\"note\":\"\"}").statusCode()).isEqualTo(204);
+    }
+    assertThat(Browserless.json(coordinator.get("/api/releases/" + before)).path("against")).isEmpty();
+    HttpResponse<String> file = coordinator.get("/api/releases/" + during + "/release.json");
+    assertThat(file.body()).contains("A part of 2 m for Generals");
+    HttpResponse<String> verified = coordinator.file("/api/verification", file.body().getBytes(java.nio.charset.StandardCharsets.UTF_8));
+    assertThat(Browserless.json(verified).path("good").asBoolean()).as(verified.body()).isTrue();
+  }
+
   private static String verdict(Browserless who, long list) {
     return Browserless.json(who.get("/api/lists/" + list)).path("slips").path(0).path("verdict").asString();
   }

@@ -53,7 +53,7 @@ public final class EdgeClose implements RouteRule {
             nearest.edgeName(route, room.get()), Words.length(error))
         .working(() -> nearest.working(route, room.get())
             .limit(Long.toString(error), "Hz", String.format(Locale.ROOT, "%.1f ppm of the frequency", ppm)))
-        .source(route.cite("97.307(b)") + (own.isPresent() ? "; the model's data for the error" : "; common practice for the error"))
+        .source(route.cite(route.service().traits().edgeSource()) + (own.isPresent() ? "; the model's data for the error" : "; common practice for the error"))
         .cures(() -> cures(route, nearest, error - left)));
   }
 

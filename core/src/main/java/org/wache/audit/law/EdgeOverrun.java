@@ -24,8 +24,6 @@ import org.wache.signal.Span;
  */
 public final class EdgeOverrun implements RouteRule {
 
-  private static final String SECTION = "97.307(b)";
-
   @Override
   public Slug slug() {
     return Slug.EDGE_OVERRUN;
@@ -54,7 +52,7 @@ public final class EdgeOverrun implements RouteRule {
     return List.of(Finding.hold(Slug.EDGE_OVERRUN, route)
         .message("The signal reaches %s past %s.", Words.length(over.over()), over.edgeName(route, room.get()))
         .working(() -> over.working(route, room.get()))
-        .source(route.cite(SECTION))
+        .source(route.cite(route.service().traits().edgeSource()))
         .cures(() -> cures(route, room.get().span(), over)));
   }
 

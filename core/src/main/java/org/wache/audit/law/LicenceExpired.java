@@ -40,7 +40,7 @@ public final class LicenceExpired implements RouteRule {
         .message("The %s licence%s ended on %s.", route.service().inText(), LicenceExpiring.callSign(licence.get()),
             LicenceExpiring.DAY.format(licence.get().expires().get()))
         .working(() -> LicenceExpiring.working(licence.get(), route.entry().context().on()))
-        .source(route.cite(route.service().id().equals("amateur") ? "97.21" : route.service().traits().part()))
+        .source(route.cite(route.service().traits().renewalSource()))
         .cures(() -> List.of(Change.listenOnly())));
   }
 }

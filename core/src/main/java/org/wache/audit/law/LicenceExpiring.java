@@ -45,7 +45,7 @@ public final class LicenceExpiring implements RouteRule {
         .message("The %s licence%s ends on %s.", route.service().inText(), callSign(licence.get()),
             DAY.format(licence.get().expires().get()))
         .working(() -> working(licence.get(), route.entry().context().on()))
-        .source(route.cite(route.service().id().equals("amateur") ? "97.21" : route.service().traits().part())));
+        .source(route.cite(route.service().traits().renewalSource())));
   }
 
   static String callSign(Licence licence) {

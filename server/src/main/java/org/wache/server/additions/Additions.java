@@ -61,7 +61,7 @@ class Additions {
 
   private List<GroupEffects> effects(long account, Rulebook other, LocalDate rules) {
     List<GroupEffects> all = new ArrayList<>();
-    accounts.clubs(account).forEach(club -> all.add(new GroupEffects(club.id(), club.name(), effects.ofRulebook(account, club.id(), other, rules))));
+    accounts.clubs(account).stream().filter(club -> club.rights().contains("see")).forEach(club -> all.add(new GroupEffects(club.id(), club.name(), effects.ofRulebook(account, club.id(), other, rules))));
     return all;
   }
 

@@ -16,6 +16,7 @@ import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 import org.wache.exchange.FileProblem;
+import org.wache.rulebook.RulebookProblem;
 import org.wache.table.TableProblem;
 
 /** Turns what went wrong into an answer that names the place and the cure. */
@@ -38,6 +39,13 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
   @ExceptionHandler
   ProblemDetail table(TableProblem problem) {
     return detail(HttpStatus.UNPROCESSABLE_CONTENT, "The table cannot be taken in", problem.getMessage());
+  }
+
+  /** What ships is always readable: it is an addition that no longer goes with it. */
+  @ExceptionHandler
+  ProblemDetail rulebook(RulebookProblem problem) {
+    return detail(HttpStatus.UNPROCESSABLE_CONTENT, "The rulebook cannot be read",
+        "An addition to the rulebook cannot be read: " + problem.getMessage() + " An administrator can take it back on the page Installation.");
   }
 
   @ExceptionHandler
