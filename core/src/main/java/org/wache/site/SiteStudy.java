@@ -37,6 +37,9 @@ public final class SiteStudy {
   private final BitSet used = new BitSet();
   private final List<Emitter> emitters;
   private final long[] centres;
+  private final long[] deviations;
+  /** The emitter of each entry that nobody shares. */
+  private final Map<Integer, Integer> ownOf = new HashMap<>();
   private final long widest;
   private final long widestDeviation;
   private final List<SumTable> sums;
@@ -53,6 +56,12 @@ public final class SiteStudy {
     positions.forEach(used::set);
     this.emitters = emitters(channels, positions);
     this.centres = emitters.stream().mapToLong(Emitter::centre).toArray();
+    this.deviations = emitters.stream().mapToLong(Emitter::deviation).toArray();
+    for (int i = 0; i < emitters.size(); i++) {
+      if (emitters.get(i).entries().size() == 1) {
+        ownOf.put(emitters.get(i).entries().get(0), i);
+      }
+    }
     this.widest = emitters.stream().mapToLong(each -> each.span().length()).max().orElse(0);
     this.widestDeviation = emitters.stream().mapToLong(Emitter::deviation).max().orElse(0);
     this.sums = complete() ? sums(emitters) : List.of();
@@ -143,23 +152,29 @@ public final class SiteStudy {
     return at(receiver, receiver.entry() < 0 ? Optional.empty() : channels.get(receiver.entry()).occupied());
   }
 
-  private Findings at(Receiver receiver, Optional<Span> own) {
+  private Findings at(Receiver receiver, Optional<Span> sent) {
     Collector found = new Collector();
-    direct(receiver, own, found);
-    harmonics(receiver, found);
+    direct(receiver, sent, found);
+    Aside aside = new Aside(ownOf.getOrDefault(receiver.entry(), -1), Math.max(-1, Arrays.binarySearch(centres, receiver.centre())));
+    harmonics(receiver, aside, found);
     if (complete()) {
-      products(receiver, 2, 1, Hit.Kind.THIRD_ORDER, found);
-      products(receiver, 3, 2, Hit.Kind.FIFTH_ORDER, found);
-      triples(receiver, found);
+      products(receiver, 2, 1, Hit.Kind.THIRD_ORDER, aside, found);
+      products(receiver, 3, 2, Hit.Kind.FIFTH_ORDER, aside, found);
+      triples(receiver, aside, found);
     }
     return found.findings();
   }
 
-  /** Whether a transmitter is the receiver's own, or what it is there to hear. */
-  private boolean wanted(Receiver receiver, int emitter) {
-    Emitter there = emitters.get(emitter);
-    return there.centre() == receiver.centre()
-        || there.entries().size() == 1 && there.entries().get(0) == receiver.entry();
+  /**
+   * The transmitters of which products do not count against a receiver.
+   *
+   * @param own its own: it does not listen while it is keyed; below 0 for none
+   * @param heard the one on its frequency: what it is there to hear; below 0 for none
+   */
+  private record Aside(int own, int heard) {
+    boolean has(int emitter) {
+      return emitter == own || emitter == heard;
+    }
   }
 
   private void direct(Receiver receiver, Optional<Span> sent, Collector found) {
@@ -190,29 +205,35 @@ public final class SiteStudy {
 
   private void direct(Receiver receiver, int i, Span heard, Optional<Span> sent, long least, Collector found) {
     Emitter there = emitters.get(i);
-    boolean others = there.entries().stream().anyMatch(entry -> entry != receiver.entry());
-    if (!others) {
+    if (there.entries().size() == 1 && there.entries().get(0) == receiver.entry()) {
       return;
     }
-    Emitter other = new Emitter(there.entries().stream().filter(entry -> entry != receiver.entry()).toList(), there.centre(),
-        there.deviation(), there.span());
     boolean sameTransmit = sent.isPresent() && there.centre() == middle(sent.get());
     Hit.Kind kind = there.centre() == receiver.centre() || sameTransmit ? Hit.Kind.CO_CHANNEL
         : there.span().overlaps(heard) || sent.isPresent() && there.span().overlaps(sent.get()) ? Hit.Kind.OVERLAP
         : Math.abs(there.centre() - receiver.centre()) < least ? Hit.Kind.NEAR : null;
-    if (kind != null) {
-      found.add(new Hit(kind, receiver, List.of(new Hit.Term(1, other)), there.centre(), there.span().length() / 2));
+    if (kind == null) {
+      return;
+    }
+    found.count(kind, 1);
+    if (found.wants(kind, Math.abs(there.centre() - receiver.centre()))) {
+      found.keep(new Hit(kind, receiver, List.of(new Hit.Term(1, without(there, receiver.entry()))), there.centre(), there.span().length() / 2));
     }
   }
 
-  private void harmonics(Receiver receiver, Collector found) {
+  private static Emitter without(Emitter emitter, int entry) {
+    return !emitter.entries().contains(entry) ? emitter : new Emitter(emitter.entries().stream().filter(each -> each != entry).toList(), emitter.centre(),
+        emitter.deviation(), emitter.span());
+  }
+
+  private void harmonics(Receiver receiver, Aside aside, Collector found) {
     for (int factor = 2; factor <= 3; factor++) {
       long reach = receiver.half() + factor * widestDeviation + AUDIO;
       int from = SumTable.lowest(centres, (receiver.centre() - reach) / factor);
       for (int i = from; i < centres.length && factor * centres[i] <= receiver.centre() + reach; i++) {
         Emitter there = emitters.get(i);
         long half = factor * there.deviation() + AUDIO;
-        if (Math.abs(factor * there.centre() - receiver.centre()) < half + receiver.half() && !wanted(receiver, i)) {
+        if (Math.abs(factor * there.centre() - receiver.centre()) < half + receiver.half() && !aside.has(i)) {
           found.add(new Hit(Hit.Kind.HARMONIC, receiver, List.of(new Hit.Term(factor, there)), factor * there.centre(), half));
         }
       }
@@ -220,53 +241,50 @@ public final class SiteStudy {
   }
 
   /** Products of two: {@code more}·A − {@code less}·B. */
-  private void products(Receiver receiver, int more, int less, Hit.Kind kind, Collector found) {
+  private void products(Receiver receiver, int more, int less, Hit.Kind kind, Aside aside, Collector found) {
     long reach = receiver.half() + (more + less) * widestDeviation + AUDIO;
     for (int a = 0; a < centres.length; a++) {
-      if (wanted(receiver, a)) {
+      if (aside.has(a)) {
         continue;
       }
       long rest = more * centres[a] - receiver.centre();
       for (int b = SumTable.lowest(centres, Math.floorDiv(rest - reach, less)); b < centres.length && less * centres[b] <= rest + reach; b++) {
-        Emitter plus = emitters.get(a);
-        Emitter minus = emitters.get(b);
-        long half = more * plus.deviation() + less * minus.deviation() + AUDIO;
-        long lands = more * plus.centre() - less * minus.centre();
-        if (a != b && !wanted(receiver, b) && Math.abs(lands - receiver.centre()) < half + receiver.half()) {
-          found.add(new Hit(kind, receiver, List.of(new Hit.Term(more, plus), new Hit.Term(-less, minus)), lands, half));
+        long half = more * deviations[a] + less * deviations[b] + AUDIO;
+        long off = Math.abs(rest - less * centres[b]);
+        if (a == b || aside.has(b) || off >= half + receiver.half()) {
+          continue;
+        }
+        found.count(kind, 1);
+        if (found.wants(kind, off)) {
+          found.keep(new Hit(kind, receiver, List.of(new Hit.Term(more, emitters.get(a)), new Hit.Term(-less, emitters.get(b))),
+              more * centres[a] - less * centres[b], half));
         }
       }
     }
   }
 
   /** Products of three, A + B − C: sums of two that lie around receiver + C. */
-  private void triples(Receiver receiver, Collector found) {
-    int own = -1;
-    for (int i = 0; i < centres.length; i++) {
-      own = wanted(receiver, i) && centres[i] != receiver.centre() ? i : own;
-    }
-    int heard = Arrays.binarySearch(centres, receiver.centre());
+  private void triples(Receiver receiver, Aside aside, Collector found) {
     for (int c = 0; c < centres.length; c++) {
-      if (c == own || c == heard) {
+      if (aside.has(c)) {
         continue;
       }
       for (SumTable table : sums) {
-        triples(receiver, c, table, own, heard, found);
+        triples(receiver, c, table, aside, found);
       }
     }
   }
 
-  private void triples(Receiver receiver, int c, SumTable table, int own, int heard, Collector found) {
-    Emitter minus = emitters.get(c);
-    long half = table.deviation + minus.deviation() + AUDIO;
+  private void triples(Receiver receiver, int c, SumTable table, Aside aside, Collector found) {
+    long half = table.deviation + deviations[c] + AUDIO;
     long reach = half + receiver.half();
-    long target = receiver.centre() + minus.centre();
+    long target = receiver.centre() + centres[c];
     int from = table.from(target - reach + 1);
     int to = table.from(target + reach);
     if (from >= to) {
       return;
     }
-    long count = to - from - excluded(receiver, c, table, own, heard, reach);
+    long count = to - from - excluded(receiver, c, table, aside, reach);
     if (count <= 0) {
       return;
     }
@@ -282,29 +300,27 @@ public final class SiteStudy {
       }
       int a = table.first(at);
       int b = table.second(at);
-      if (a != c && b != c && a != own && b != own && a != heard && b != heard) {
-        Emitter one = emitters.get(a);
-        Emitter other = emitters.get(b);
-        found.keep(new Hit(Hit.Kind.THIRD_ORDER, receiver, List.of(new Hit.Term(1, one), new Hit.Term(1, other), new Hit.Term(-1, minus)),
-            table.sum(at) - minus.centre(), half));
+      if (a != c && b != c && !aside.has(a) && !aside.has(b)) {
+        found.keep(new Hit(Hit.Kind.THIRD_ORDER, receiver, List.of(new Hit.Term(1, emitters.get(a)), new Hit.Term(1, emitters.get(b)),
+            new Hit.Term(-1, emitters.get(c))), table.sum(at) - centres[c], half));
         kept++;
       }
     }
   }
 
   /** How many of the sums in reach hold C, the receiver's own transmitter, or what it is there to hear. */
-  private long excluded(Receiver receiver, int c, SumTable table, int own, int heard, long reach) {
+  private long excluded(Receiver receiver, int c, SumTable table, Aside aside, long reach) {
     long count = 0;
-    int[] out = {c, own, heard};
+    int[] out = {c, aside.own(), aside.heard()};
     for (int k = 0; k < out.length; k++) {
       int fixed = out[k];
-      if (fixed < 0 || k == 2 && heard == own) {
+      if (fixed < 0 || k == 2 && aside.heard() == aside.own()) {
         continue;
       }
       long rest = receiver.centre() + centres[c] - centres[fixed];
       for (int x = SumTable.lowest(centres, rest - reach + 1); x < centres.length && centres[x] < rest + reach; x++) {
-        boolean counted = x == fixed || k > 0 && x == c || k > 1 && x == own;
-        if (!counted && emitters.get(x).deviation() + emitters.get(fixed).deviation() == table.deviation) {
+        boolean counted = x == fixed || k > 0 && x == c || k > 1 && x == aside.own();
+        if (!counted && deviations[x] + deviations[fixed] == table.deviation) {
           count++;
         }
       }

@@ -45,7 +45,7 @@ abstract class Beside implements EntryRule {
         .source(source(entry, nearest))
         .advice(() -> hits.stream().skip(1).map(hit -> "Also " + HitWords.equation(hit) + " MHz (" + HitWords.kind(hit.kind()) + " of "
             + HitWords.sources(hit, entry.list()) + ").").toList())
-        .cures(() -> Clearing.cures(entry)));
+        .cures(() -> slug == Slug.TRANSMIT_NEAR_RECEIVE ? List.of() : Clearing.cures(entry))); // moving within the band leaves it near
   }
 
   /** What is, without a full stop. */

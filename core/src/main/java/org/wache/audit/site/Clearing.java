@@ -26,7 +26,10 @@ import org.wache.site.SiteStudy;
 /** Finds what clears interference at a site with the least change. */
 public final class Clearing {
 
-  private static final int TRIED = 40;
+  private static final int MOST_TRIED = 40;
+  private static final int LEAST_TRIED = 6;
+  /** Trying costs more with every transmitter, and between many there is seldom room. */
+  private static final int WORK = 2_000;
   private static final int OFFERED = 3;
 
   private Clearing() {}
@@ -44,7 +47,7 @@ public final class Clearing {
       return cures;
     }
     long now = worth(study.at(entry.position()));
-    DirectChannels.near(channel, service, entry.context(), TRIED).stream()
+    DirectChannels.near(channel, service, entry.context(), tries(study)).stream()
         .filter(to -> worth(study.at(moved(entry.position(), channel, to.transmit().orElseThrow()))) < now)
         .limit(OFFERED).forEach(to -> cures.add(Cures.moved("Move to " + to.transmit().orElseThrow(), channel, to.transmit().orElseThrow())));
     return cures;
@@ -92,7 +95,7 @@ public final class Clearing {
     List<Least> found = new ArrayList<>();
     for (int position : involved) {
       Channel channel = audit.entry(position).channel();
-      changes(audit, position, channel).stream().map(change -> tried(audit, site, hit, position, change, before))
+      changes(audit, site.study(), position, channel).stream().map(change -> tried(audit, site, hit, position, change, before))
           .flatMap(Optional::stream).limit(1).forEach(found::add);
     }
     return found.stream().sorted(Comparator.comparingLong((Least each) -> distance(audit, each)).thenComparing(Least::hitsAfter)).limit(OFFERED).toList();
@@ -105,7 +108,12 @@ public final class Clearing {
         : Math.abs(after.transmit().get().minus(before.transmit().get()));
   }
 
-  private static List<Change> changes(Audit audit, int position, Channel channel) {
+  /** How many neighbouring channels are tried. */
+  private static int tries(SiteStudy study) {
+    return Math.max(LEAST_TRIED, Math.min(MOST_TRIED, WORK / Math.max(1, study.emitters().size())));
+  }
+
+  private static List<Change> changes(Audit audit, SiteStudy study, int position, Channel channel) {
     List<Change> changes = new ArrayList<>();
     boolean calling = channel.transmit().flatMap(audit.auditor().context().edition().plan()::rowAt).flatMap(PlanRow::calling).isPresent();
     if (channel.emission().isPresent() && !calling) {
@@ -113,7 +121,7 @@ public final class Clearing {
     }
     if (movable(channel, audit.auditor().context().edition().plan())) {
       List<String> services = audit.auditor().context().edition().servicesAt(channel.transmit().get()).stream().map(each -> each.id()).toList();
-      DirectChannels.near(channel, service(services, channel), audit.auditor().context(), TRIED)
+      DirectChannels.near(channel, service(services, channel), audit.auditor().context(), tries(study))
           .forEach(to -> changes.add(Cures.moved("Move to " + to.transmit().orElseThrow(), channel, to.transmit().orElseThrow())));
     }
     return changes;

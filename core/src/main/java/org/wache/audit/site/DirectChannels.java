@@ -1,11 +1,14 @@
 package org.wache.audit.site;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.WeakHashMap;
+import java.util.concurrent.ConcurrentHashMap;
 import org.wache.audit.AuditContext;
 import org.wache.channel.Channel;
 import org.wache.channel.Field;
@@ -27,11 +30,27 @@ final class DirectChannels {
 
   /** Where the plan names no raster. Common practice, no source. */
   private static final long USUAL_STEP = 25_000;
+  private static final Map<Edition, Map<Integer, Map<Long, Channel>>> KNOWN = Collections.synchronizedMap(new WeakHashMap<>());
 
   private DirectChannels() {}
 
   /** All of them in order, as entries without a name: direct, with the mode that fits there. */
   static List<Channel> of(AuditContext context) {
+    Map<Long, Channel> all = new TreeMap<>(open(context));
+    context.holders().stream().map(Holder::licences).flatMap(List::stream).map(Licence::lines).flatMap(List::stream)
+        .filter(line -> line.emission().is(Content.FM))
+        .forEach(line -> all.putIfAbsent(line.frequency().hertz(), entry(line.frequency().hertz(),
+            line.emission().bandwidth() > Mode.NFM.emission().bandwidth() ? Mode.FM : Mode.NFM, "land-mobile")));
+    return List.copyOf(all.values());
+  }
+
+  /** Those that go by the rulebook alone, kept as long as the edition is. */
+  private static Map<Long, Channel> open(AuditContext context) {
+    return KNOWN.computeIfAbsent(context.edition(), any -> new ConcurrentHashMap<>())
+        .computeIfAbsent(context.houseRules().twoMetreRasterKhz().orElse(0), any -> read(context));
+  }
+
+  private static Map<Long, Channel> read(AuditContext context) {
     Map<Long, Channel> all = new TreeMap<>();
     Edition edition = context.edition();
     for (PlanRow row : edition.plan().rows()) {
@@ -45,11 +64,7 @@ final class DirectChannels {
             .forEach(each -> all.putIfAbsent(each.centre().hertz(), entry(each.centre().hertz(), mode(each), service.id())));
       }
     }
-    context.holders().stream().map(Holder::licences).flatMap(List::stream).map(Licence::lines).flatMap(List::stream)
-        .filter(line -> line.emission().is(Content.FM))
-        .forEach(line -> all.putIfAbsent(line.frequency().hertz(), entry(line.frequency().hertz(),
-            line.emission().bandwidth() > Mode.NFM.emission().bandwidth() ? Mode.FM : Mode.NFM, "land-mobile")));
-    return List.copyOf(all.values());
+    return all;
   }
 
   private static boolean open(FixedChannel channel) {
