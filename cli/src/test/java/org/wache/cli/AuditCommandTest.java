@@ -60,6 +60,27 @@ class AuditCommandTest {
   }
 
   @Test
+  void anotherRulebookHasItsOwnClassesAndEdges() throws Exception {
+    String list = file("abroad.csv", HEADER + "1,Edge,145.995,145.995,FM,,5,,,\n2,Calling,145.500,145.500,FM,,5,,,\n");
+    Ran ran = audit(list, "--rulebook", "uk", "--as", "amateur:foundation", "--json");
+    assertThat(ran.json().path("rulebook").path("id").asString()).isEqualTo("uk");
+    assertThat(ran.json().path("channels").path(0).path("findings").path(0).path("rule").asString()).isEqualTo("edge-overrun");
+    assertThat(ran.json().path("channels").path(1).path("verdict").asString()).isEqualTo("clear");
+    assertUnusable(audit(list, "--rulebook", "uk", "--as", "amateur:technician"), "foundation|intermediate|full");
+  }
+
+  /** Worked out on paper: 2 × 146.520 − 146.010 = 147.030; and each further product stands under the first. */
+  @Test
+  void aListOfOneSiteIsAskedAboutItsProducts() throws Exception {
+    String list = file("site.csv", HEADER + "1,A,146.520,146.520,FM,,5,,,\n2,B,146.610,146.010,FM,,5,100.0,,\n3,V,147.030,147.630,FM,,5,88.5,,\n");
+    String context = file("site.json", "{\"format\":\"wache-context/1\",\"houseRules\":{\"keyedTogether\":true}}");
+    JsonNode victim = audit(list, "--as", "amateur:technician", "--context", context, "--json").json().path("channels").path(2);
+    assertThat(victim.path("verdict").asString()).isEqualTo("query");
+    assertThat(victim.path("findings").path(0).path("rule").asString()).isEqualTo("intermod");
+    assertThat(victim.path("findings").path(0).path("working").asString()).startsWith("2 × 146.520 MHz − 146.010 MHz = 147.030 MHz");
+  }
+
+  @Test
   void theJsonResultIsAsPromised() throws Exception {
     String list = file("edge.csv", HEADER + "1,Edge,147.995,147.995,FM,,5,,,\n2,Weather,162.550,,NFM,,,,,\n");
     Ran ran = audit(list, "--as", "amateur:technician", "--on", "2026-11-25", "--json");

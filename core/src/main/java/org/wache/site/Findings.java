@@ -1,6 +1,5 @@
 package org.wache.site;
 
-import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 
@@ -28,22 +27,5 @@ public record Findings(Map<Hit.Kind, Long> counts, Map<Hit.Kind, List<Hit>> near
   /** How many hits in all. */
   public long total() {
     return counts.values().stream().mapToLong(Long::longValue).sum();
-  }
-
-  /** Both together. */
-  Findings and(Findings more) {
-    if (counts.isEmpty() || more.counts.isEmpty()) {
-      return counts.isEmpty() ? more : this;
-    }
-    Map<Hit.Kind, Long> sums = new EnumMap<>(Hit.Kind.class);
-    Map<Hit.Kind, List<Hit>> hits = new EnumMap<>(Hit.Kind.class);
-    for (Hit.Kind kind : Hit.Kind.values()) {
-      if (count(kind) + more.count(kind) > 0) {
-        sums.put(kind, count(kind) + more.count(kind));
-        hits.put(kind, java.util.stream.Stream.concat(nearest(kind).stream(), more.nearest(kind).stream())
-            .sorted(java.util.Comparator.comparingLong(Hit::off)).limit(SiteStudy.KEPT).toList());
-      }
-    }
-    return new Findings(sums, hits);
   }
 }

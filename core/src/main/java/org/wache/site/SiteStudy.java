@@ -29,7 +29,7 @@ public final class SiteStudy {
   /** With more transmitters keyed together products are not worked out: nobody keys them. */
   public static final int MOST_EMITTERS = 1_000;
   /** What the audio adds to each side of a product, hertz: the highest frequency of telephony, 47 CFR 2.202(g). */
-  private static final long AUDIO = 3_000;
+  public static final long AUDIO = 3_000;
 
   private final List<Channel> channels;
   private final List<Integer> positions;

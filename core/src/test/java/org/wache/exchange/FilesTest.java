@@ -17,6 +17,7 @@ import org.wache.licence.Licence;
 import org.wache.radio.Radio;
 import org.wache.place.Circle;
 import org.wache.place.Place;
+import org.wache.site.Keying;
 
 /** Lists, contexts and holders in and out, and what is said when they cannot be read. */
 class FilesTest {
@@ -100,6 +101,24 @@ class FilesTest {
     assertThatThrownBy(() -> ListFiles.read(bytes(text), "x")).isInstanceOf(FileProblem.class);
   }
 
+  private static ContextFile keyed(String how) {
+    return ContextFile.read(bytes("{\"format\":\"wache-context/1\",\"site\":{\"antennaHeightM\":9},\"houseRules\":{\"keyedTogether\":" + how + "}}"));
+  }
+
+  @Test
+  void whatIsKeyedTogetherIsAllATeamsOrABases() {
+    assertThat(keyed("true").houseRules().keyedTogether()).isEqualTo(Keying.ALL);
+    assertThat(keyed("false").houseRules().keyedTogether()).isEqualTo(Keying.NONE);
+    assertThat(keyed("null").houseRules().keyedTogether()).isEqualTo(Keying.NONE);
+    assertThat(keyed("\"zones\"").houseRules().keyedTogether()).isEqualTo(Keying.TEAMS);
+    Keying bases = keyed("[{\"name\":\"Weir\",\"numbers\":[\"1\",5]}]").houseRules().keyedTogether();
+    assertThat(bases.bases()).containsExactly(new Keying.Base("Weir", java.util.Set.of("1", "5")));
+    assertThatThrownBy(() -> keyed("\"sometimes\"")).hasMessageContaining("houseRules.keyedTogether should be true, false");
+    assertThatThrownBy(() -> keyed("[{\"numbers\":[]}]")).hasMessageContaining("houseRules.keyedTogether[0].name");
+    assertThat(keyed("true").antenna().heightM()).hasValue(9);
+    assertThat(keyed("true").antenna().known()).as("a height says nothing of the gain").isFalse();
+  }
+
   @Test
   void aContextIsReadWhole() {
     ContextFile context = ContextFile.read(bytes("""
@@ -118,7 +137,7 @@ class FilesTest {
     assertThat(context.holders().get(1).name()).isEqualTo("holder 2");
     assertThat(context.antenna().net().value()).isEqualTo(1.8, org.assertj.core.api.Assertions.within(1e-9));
     assertThat(context.site()).contains(Circle.site(new Place(45.2, -93.1, Optional.of("MN"))));
-    assertThat(context.houseRules().keyedTogether()).isEqualTo(org.wache.site.Keying.ALL);
+    assertThat(context.houseRules().keyedTogether()).isEqualTo(Keying.ALL);
     assertThat(context.radios()).extracting(Radio::name).containsExactly("Handheld A");
   }
 

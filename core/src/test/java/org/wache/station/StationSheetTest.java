@@ -161,8 +161,8 @@ class StationSheetTest {
   }
 
   /**
-   * Against the physics of a coaxial line (surface resistance of copper over the characteristic impedance; D. M. Pozar,
-   * Microwave Engineering, section 2.7, from memory), with the conductors of MIL-DTL-17 in mm: braid and strands lose more
+   * Against the physics of a coaxial line (surface resistance of copper over the characteristic impedance, as
+   * textbooks of microwave engineering have it, from memory), with the conductors of MIL-DTL-17 in mm: braid and strands lose more
    * than smooth copper, so the table lies above the ideal line, and less than twice as high.
    */
   @ParameterizedTest

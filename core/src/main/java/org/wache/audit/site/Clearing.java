@@ -16,11 +16,8 @@ import org.wache.channel.ChannelList;
 import org.wache.channel.Use;
 import org.wache.rulebook.BandPlan;
 import org.wache.rulebook.PlanRow;
-import org.wache.signal.Frequency;
-import org.wache.signal.Span;
 import org.wache.site.Findings;
 import org.wache.site.Hit;
-import org.wache.site.Receiver;
 import org.wache.site.SiteStudy;
 
 /** Finds what clears interference at a site with the least change. */
@@ -48,8 +45,9 @@ public final class Clearing {
     }
     long now = worth(study.at(entry.position()));
     DirectChannels.near(channel, service, entry.context(), tries(study)).stream()
-        .filter(to -> worth(study.at(moved(entry.position(), channel, to.transmit().orElseThrow()))) < now)
-        .limit(OFFERED).forEach(to -> cures.add(Cures.moved("Move to " + to.transmit().orElseThrow(), channel, to.transmit().orElseThrow())));
+        .map(to -> Cures.moved("Move to " + to.transmit().orElseThrow(), channel, to.transmit().orElseThrow()))
+        .filter(change -> worth(study.at(entry.position(), channel.with(change.fields()))) < now)
+        .limit(OFFERED).forEach(cures::add);
     return cures;
   }
 
@@ -66,11 +64,6 @@ public final class Clearing {
 
   private static String service(List<String> services, Channel channel) {
     return services.contains(channel.serviceHint()) || services.isEmpty() ? channel.serviceHint() : services.get(0);
-  }
-
-  private static Receiver moved(int position, Channel channel, Frequency to) {
-    Span around = channel.occupied().orElseThrow().shifted(to.minus(channel.transmit().orElseThrow()));
-    return new Receiver(position, (around.low() + around.high()) / 2, around.length() / 2);
   }
 
   /**

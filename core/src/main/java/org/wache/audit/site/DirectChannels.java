@@ -32,6 +32,9 @@ final class DirectChannels {
   private static final long USUAL_STEP = 25_000;
   private static final Map<Edition, Map<Integer, Map<Long, Channel>>> KNOWN = Collections.synchronizedMap(new WeakHashMap<>());
 
+  /** Further away is another band: another antenna, perhaps another radio. */
+  private static final long FAR = 10_000_000;
+
   private DirectChannels() {}
 
   /** All of them in order, as entries without a name: direct, with the mode that fits there. */
@@ -102,7 +105,7 @@ final class DirectChannels {
   static List<Channel> near(Channel channel, String service, AuditContext context, int most) {
     long now = channel.transmit().orElseThrow().hertz();
     return of(context).stream().filter(each -> each.serviceHint().equals(service))
-        .filter(each -> !each.transmit().equals(channel.transmit()))
+        .filter(each -> !each.transmit().equals(channel.transmit()) && Math.abs(each.transmit().orElseThrow().hertz() - now) < FAR)
         .sorted(Comparator.comparingLong(each -> Math.abs(each.transmit().orElseThrow().hertz() - now)))
         .limit(most).toList();
   }

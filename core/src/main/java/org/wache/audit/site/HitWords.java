@@ -11,11 +11,10 @@ import org.wache.signal.Frequency;
 import org.wache.site.Emitter;
 import org.wache.site.Hit;
 import org.wache.site.Receiver;
+import org.wache.site.SiteStudy;
 
 /** Interference in words and sums. */
 public final class HitWords {
-
-  private static final long AUDIO = 3_000;
 
   private HitWords() {}
 
@@ -102,6 +101,6 @@ public final class HitWords {
     List<String> parts = new ArrayList<>();
     hit.terms().forEach(term -> parts.add((Math.abs(term.factor()) == 1 ? "" : Math.abs(term.factor()) + " × ")
         + Frequency.kilohertz(term.emitter().deviation())));
-    return String.join(" + ", parts) + " deviation + " + Frequency.kilohertz(AUDIO) + " audio";
+    return String.join(" + ", parts) + " deviation + " + Frequency.kilohertz(SiteStudy.AUDIO) + " audio";
   }
 }

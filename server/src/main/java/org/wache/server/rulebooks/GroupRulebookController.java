@@ -1,5 +1,6 @@
 package org.wache.server.rulebooks;
 
+import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import java.security.Principal;
 import org.springframework.http.HttpStatus;
@@ -43,7 +44,7 @@ class GroupRulebookController {
   @PutMapping("/api/groups/{group}/rulebook")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   @Transactional
-  public void set(Principal principal, @PathVariable long group, @RequestBody GroupRulebook given) {
+  public void set(Principal principal, @PathVariable long group, @Valid @RequestBody GroupRulebook given) {
     if (!RulebookReader.ids().contains(given.id())) {
       throw new Refused("There is no rulebook “" + given.id() + "”; there is " + String.join(", ", RulebookReader.ids()) + ".");
     }
