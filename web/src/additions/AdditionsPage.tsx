@@ -204,7 +204,7 @@ function Added({ addition, onOpen }: { addition: Schemas['AdditionView']; onOpen
   const [note, setNote] = useState('');
   const without = useQuery({
     queryKey: ['addition-without', addition.id],
-    enabled: asking,
+    enabled: asking && addition.takenAt === null,
     queryFn: () =>
       data(
         api.GET('/api/installation/rulebook-additions/{addition}/without', {
@@ -220,7 +220,11 @@ function Added({ addition, onOpen }: { addition: Schemas['AdditionView']; onOpen
           body: { note },
         }),
       ),
-    onSuccess: () => queries.invalidateQueries(),
+    onSuccess: () => {
+      setAsking(false);
+      queries.removeQueries({ queryKey: ['addition-without', addition.id] });
+      return queries.invalidateQueries();
+    },
   });
   const problem = without.error ?? takeBack.error;
   return (
@@ -249,7 +253,7 @@ function Added({ addition, onOpen }: { addition: Schemas['AdditionView']; onOpen
           `. Taken back by ${addition.takenBy}, ${moment(addition.takenAt)}${addition.takenNote ? `: ${addition.takenNote}` : ''}`}
         .
       </p>
-      {problem && <Notice message={problem.message} />}
+      {problem && !addition.takenAt && <Notice message={problem.message} />}
       {asking && !addition.takenAt && without.data && (
         <div className="flex flex-col gap-2 pt-2">
           {without.data.map((group) => (

@@ -149,7 +149,9 @@ class OnSiteBrowserTest extends InBrowser {
     assertThat(page.getByText("harbour-net-two, us")).isVisible();
     button("Take it back …").click();
     button("Take it back").click();
-    assertThat(page.getByText(Pattern.compile("Taken back by Ada Fenwright"))).isVisible();
+    assertThat(page.getByText(Pattern.compile("Taken back by Ada Fenwright")).first()).isVisible();
+    page.waitForTimeout(500);
+    assertThat(page.getByRole(AriaRole.ALERT)).hasCount(0);
   }
 
   @Test
