@@ -5,6 +5,7 @@ import org.wache.rulebook.Measure;
 import org.wache.rulebook.PowerLimit;
 import org.wache.signal.Content;
 import org.wache.signal.Watts;
+import org.wache.site.Exposure;
 
 /**
  * A transmitter's output reckoned in the measure of a limit.
@@ -18,7 +19,6 @@ public record Reckoned(Route route, Watts output, PowerLimit limit, double facto
 
   /** AM at full modulation: PEP is four times the carrier. */
   private static final double AM_PEP = 4;
-  private static final double EIRP_FACTOR = 1.64;
   private static final double ROUNDING = 1e-9;
 
   /** Reckons the output of a route in the measure of a limit. */
@@ -30,7 +30,7 @@ public record Reckoned(Route route, Watts output, PowerLimit limit, double facto
     return switch (measure) {
       case PEP -> route.emission().is(Content.AM) ? AM_PEP : 1;
       case ERP -> route.antenna().factor();
-      case EIRP -> route.antenna().factor() * EIRP_FACTOR;
+      case EIRP -> route.antenna().factor() * Exposure.ISOTROPIC_OVER_DIPOLE;
       case OUTPUT, CARRIER -> 1;
     };
   }

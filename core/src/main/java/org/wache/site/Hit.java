@@ -1,6 +1,8 @@
 package org.wache.site;
 
 import java.util.List;
+import org.wache.channel.Channel;
+import org.wache.signal.Span;
 
 /**
  * Something that a transmitter of the site puts into one of its receivers.
@@ -49,6 +51,34 @@ public record Hit(Kind kind, Receiver receiver, List<Term> terms, long lands, lo
   /** How far from the middle of the receive channel it lands, hertz. */
   public long off() {
     return Math.abs(lands - receiver.centre());
+  }
+
+  /**
+   * Whether a product, harmonic or overlap would still reach its receiver if the list's entries were these. Not for
+   * {@link Kind#NEAR}, whose distance the rulebook sets.
+   */
+  public boolean standsIn(List<Channel> channels) {
+    Channel victim = channels.get(receiver.entry());
+    if (victim.receive().isEmpty()) {
+      return false;
+    }
+    boolean mixed = kind.isProduct() || kind == Kind.HARMONIC;
+    long where = 0;
+    long width = mixed ? SiteStudy.AUDIO : 0;
+    for (Term term : terms) {
+      Emitter emitter = term.emitter();
+      boolean alone = emitter.entries().size() == 1; // one that others share stays where it is
+      Channel source = channels.get(emitter.entries().get(0));
+      if (alone && source.occupied().isEmpty()) {
+        return false;
+      }
+      Span span = alone ? source.occupied().get() : emitter.span();
+      long deviation = alone ? Emitter.deviation(source.emission().orElseThrow()) : emitter.deviation();
+      where += term.factor() * ((span.low() + span.high()) / 2);
+      width += mixed ? Math.abs(term.factor()) * deviation : span.length() / 2;
+    }
+    Receiver now = Receiver.of(receiver.entry(), victim);
+    return Math.abs(where - now.centre()) < width + now.half();
   }
 
   /** How near it may come before it reaches into the receive channel, hertz. */

@@ -126,6 +126,7 @@ class SiteRulesTest {
           Audit after = audit.auditor().audit(changed);
           SiteStudy there = after.sites().all().get(0).study();
           assertThat(there.at(i).count(Hit.Kind.THIRD_ORDER)).isLessThan(site.study().at(i).count(Hit.Kind.THIRD_ORDER));
+          assertThat(there.at(i).nearest(Hit.Kind.THIRD_ORDER)).as("this product of these entries").noneMatch(left -> sources(left).equals(sources(hit)));
           assertThat(least.hitsAfter()).isLessThan(least.hitsBefore());
           assertThat(after.entry(least.position()).verdict()).isEqualTo(least.verdictAfter()).isNotEqualTo(Verdict.HOLD);
           cleared++;
@@ -133,6 +134,11 @@ class SiteRulesTest {
       }
     }
     assertThat(cleared).isPositive();
+  }
+
+  /** How often the transmitter of which entries counts. */
+  private static List<String> sources(Hit hit) {
+    return hit.terms().stream().map(term -> term.factor() + " " + term.emitter().entries()).sorted().toList();
   }
 
   @Test

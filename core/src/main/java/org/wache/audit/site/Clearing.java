@@ -79,7 +79,7 @@ public final class Clearing {
 
   /**
    * What clears one hit with the least change: of the disturbed entry and of those that disturb it the one that need only
-   * be narrowed, else the one that moves least. A change that makes an entry worse or leaves as many hits is not offered.
+   * be narrowed, else the one that moves least. A change that leaves a hold, or as many hits, is not offered.
    */
   public static List<Least> least(Audit audit, Sites.Site site, Hit hit) {
     TreeSet<Integer> involved = new TreeSet<>(List.of(hit.receiver().entry()));
@@ -122,9 +122,12 @@ public final class Clearing {
 
   private static Optional<Least> tried(Audit audit, Sites.Site site, Hit hit, int position, Change change, long before) {
     ChannelList list = audit.list().with(position, audit.changed(position, change.fields()));
+    if (hit.kind() != Hit.Kind.NEAR && hit.standsIn(list.channels())) {
+      return Optional.empty();
+    }
     SiteStudy study = site.study().of(list.channels());
-    boolean gone = study.at(hit.receiver().entry()).count(hit.kind()) < site.study().at(hit.receiver().entry()).count(hit.kind());
-    long after = gone ? total(study) : before;
+    boolean fewer = study.at(hit.receiver().entry()).count(hit.kind()) < site.study().at(hit.receiver().entry()).count(hit.kind());
+    long after = fewer ? total(study) : before;
     if (after >= before) {
       return Optional.empty();
     }

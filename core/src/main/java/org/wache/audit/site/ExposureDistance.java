@@ -15,6 +15,7 @@ import org.wache.channel.Channel;
 import org.wache.channel.Field;
 import org.wache.rulebook.ExposureLimits;
 import org.wache.rulebook.StationData;
+import org.wache.signal.Decibels;
 import org.wache.signal.Frequency;
 import org.wache.signal.Watts;
 import org.wache.site.Exposure;
@@ -70,7 +71,7 @@ public final class ExposureDistance implements EntryRule {
 
   private static Sum sum(Watts output, Antenna antenna, StationData.Duty duty, double eirp, double limit, double distance, double people) {
     return Sum.of(output.number(), "W", "transmitter output")
-        .step(antenna.net().value() < 0 ? "−" : "+", String.format(Locale.ROOT, "%.2f", Math.abs(antenna.net().value() + 2.15)), "dB", "antenna gain (dBi) less feed loss")
+        .step(antenna.net().plus(Decibels.DIPOLE_OVER_ISOTROPIC).value() < 0 ? "−" : "+", String.format(Locale.ROOT, "%.2f", Math.abs(antenna.net().plus(Decibels.DIPOLE_OVER_ISOTROPIC).value())), "dB", "antenna gain (dBi) less feed loss")
         .gives(new Watts(eirp).number(), "W", "EIRP")
         .step("×", String.format(Locale.ROOT, "%.1f", duty.share()), "", duty.words())
         .limit(String.format(Locale.ROOT, "%.3g", limit), "mW/cm²", "general population")
