@@ -263,7 +263,7 @@ class BenchTest {
     String classes = System.getProperty("surefire.test.class.path", System.getProperty("java.class.path"));
     List<String> command = new ArrayList<>(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-Xmx512m", "-cp", classes,
         "org.wache.server.WacheServer", "--server.port=" + port, "--spring.datasource.url=" + database, "--spring.datasource.username=wache",
-        "--wache.demo=true", "--server.servlet.session.cookie.secure=false", "--wache.bench.baud=9600"));
+        "--wache.demo=true", "--wache.secure-cookies=false", "--wache.bench.baud=9600"));
     return new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.DISCARD).start();
   }
 }

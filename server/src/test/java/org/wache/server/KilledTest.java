@@ -185,7 +185,7 @@ class KilledTest {
     String classes = System.getProperty("surefire.test.class.path", System.getProperty("java.class.path"));
     List<String> command = List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-Xmx512m", "-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC",
         "-cp", classes, "org.wache.server.WacheServer", "--server.port=" + port, "--spring.datasource.url=" + database, "--spring.datasource.username=wache",
-        "--wache.demo=true", "--server.servlet.session.cookie.secure=false", "--wache.bench.baud=0");
+        "--wache.demo=true", "--wache.secure-cookies=false", "--wache.bench.baud=0");
     Process process = new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.DISCARD).start();
     answers(port);
     return process;

@@ -31,7 +31,7 @@ public final class RunningServer implements ParameterResolver {
   /** Starts one more server, with or without the demo's data. */
   static ConfigurableApplicationContext start(String database, boolean demo, String... more) {
     List<String> arguments = new ArrayList<>(List.of("--server.port=0", "--spring.datasource.url=" + database,
-        "--spring.datasource.username=wache", "--wache.demo=" + demo, "--server.servlet.session.cookie.secure=false", "--wache.bench.baud=0", "--wache.bench.answer-ms=400"));
+        "--spring.datasource.username=wache", "--wache.demo=" + demo, "--wache.secure-cookies=false", "--wache.bench.baud=0", "--wache.bench.answer-ms=400"));
     arguments.addAll(List.of(more));
     return new SpringApplicationBuilder(WacheServer.class).run(arguments.toArray(String[]::new));
   }

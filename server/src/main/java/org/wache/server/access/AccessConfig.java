@@ -4,7 +4,7 @@ import org.springframework.context.annotation.Configuration;
 import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 
-/** Puts the guard before every controller. */
+/** Puts the guard before everything that answers. */
 @Configuration
 class AccessConfig implements WebMvcConfigurer {
 
@@ -16,6 +16,6 @@ class AccessConfig implements WebMvcConfigurer {
 
   @Override
   public void addInterceptors(InterceptorRegistry registry) {
-    registry.addInterceptor(guard).addPathPatterns("/api/**");
+    registry.addInterceptor(guard);
   }
 }

@@ -1,77 +1,69 @@
 package org.wache.server.access;
 
+import jakarta.servlet.DispatcherType;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.security.Principal;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import org.springframework.boot.context.event.ApplicationStartedEvent;
 import org.springframework.context.event.EventListener;
+import org.springframework.http.server.PathContainer;
 import org.springframework.stereotype.Component;
 import org.springframework.web.method.HandlerMethod;
 import org.springframework.web.servlet.HandlerInterceptor;
 import org.springframework.web.servlet.HandlerMapping;
 import org.springframework.web.servlet.mvc.method.RequestMappingInfo;
 import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
-import org.wache.server.problems.Forbidden;
+import org.springframework.web.util.ServletRequestPathUtils;
+import org.springframework.web.util.pattern.PathPattern;
+import org.springframework.web.util.pattern.PathPatternParser;
 import org.wache.server.problems.Missing;
 
-/** Holds every call of the API against the table of who may call what, before anything else looks at it. */
+/**
+ * Holds every call against the table of who may call what, by the method and the pattern to which the dispatcher matched it:
+ * however an address was written, this is what will answer it. What has no line is refused.
+ */
 @Component
 class AccessGuard implements HandlerInterceptor {
 
   private final AccessTable table = AccessTable.SHIPPED;
-  private final GroupOf groups;
+  private final Set<PathPattern> files = table.with(Right.FILE).stream()
+      .map(line -> PathPatternParser.defaultInstance.parse(line.getKey().split(" ")[1])).collect(Collectors.toSet());
+  private final Rights rights;
 
-  AccessGuard(GroupOf groups) {
-    this.groups = groups;
+  AccessGuard(Rights rights) {
+    this.rights = rights;
   }
 
   @Override
   public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler) {
-    if (!(handler instanceof HandlerMethod) || !request.getRequestURI().startsWith("/api/")) {
-      return true;
+    if (request.getDispatcherType() == DispatcherType.ERROR) {
+      return true; // the page that says what went wrong
     }
-    String path = String.valueOf(request.getAttribute(HandlerMapping.BEST_MATCHING_PATTERN_ATTRIBUTE));
     String method = request.getMethod().equals("HEAD") ? "GET" : request.getMethod();
-    Right right = table.of(method, path).orElseThrow(() -> new Missing("The address"));
-    if (right == Right.OPEN) {
-      return true;
-    }
-    String login = login(request.getUserPrincipal());
-    if (right == Right.ADMINISTER && !groups.isAdministrator(login)) {
-      throw new Forbidden("This is for those who look after the installation.");
-    }
-    if (right.inGroup()) {
-      inGroup(request, path, right, login);
-    } else if (!groups.isOpen(login)) {
-      throw new Missing("The account");
+    if (handler instanceof HandlerMethod) {
+      method(request, method);
+    } else if (!method.equals("GET") || files.stream().noneMatch(file -> file.matches(path(request)))) {
+      throw new Missing("The address");
     }
     return true;
   }
 
-  private static String login(Principal principal) {
-    if (principal == null) {
-      throw new Missing("The account"); // the security chain has asked a stranger to sign in before
-    }
-    return principal.getName();
+  private static PathContainer path(HttpServletRequest request) {
+    return ServletRequestPathUtils.getParsedRequestPath(request).pathWithinApplication();
   }
 
-  private void inGroup(HttpServletRequest request, String path, Right right, String login) {
-    String variable = GroupOf.deciding(path).orElseThrow();
+  private void method(HttpServletRequest request, String method) {
+    String pattern = String.valueOf(request.getAttribute(HandlerMapping.BEST_MATCHING_PATTERN_ATTRIBUTE));
+    Right right = table.of(method, pattern).orElseThrow(() -> new Missing("The address"));
+    Optional<String> variable = GroupOf.deciding(pattern);
     Map<?, ?> variables = (Map<?, ?>) request.getAttribute(HandlerMapping.URI_TEMPLATE_VARIABLES_ATTRIBUTE);
-    long id;
-    try {
-      id = Long.parseLong(String.valueOf(variables.get(variable)));
-    } catch (NumberFormatException e) {
-      throw new Missing("The address");
-    }
-    GroupOf.Part part = groups.part(login, variable, id).orElseThrow(() -> new Missing("What the address names"));
-    if (!right.has(part.role())) {
-      throw new Forbidden("This is for " + right.whose() + " of " + part.group() + "; you are a " + part.role() + " there.");
-    }
+    String key = variable.map(name -> String.valueOf(variables.get(name))).orElse("");
+    rights.check(right, Optional.ofNullable(request.getUserPrincipal()).map(Principal::getName), variable, key);
   }
 
   /** Every endpoint has its line, every line its endpoint, and every line within a group names something of the group. */
@@ -81,7 +73,8 @@ class AccessGuard implements HandlerInterceptor {
     Set<String> endpoints = new TreeSet<>();
     mappings.getHandlerMethods().keySet().forEach(info -> endpoints.addAll(described(info)));
     Set<String> unguarded = endpoints.stream().filter(each -> !table.lines().containsKey(each)).collect(Collectors.toCollection(TreeSet::new));
-    Set<String> idle = table.lines().keySet().stream().filter(each -> !endpoints.contains(each)).collect(Collectors.toCollection(TreeSet::new));
+    Set<String> idle = table.lines().keySet().stream().filter(each -> each.contains(" /api/") && !endpoints.contains(each))
+        .collect(Collectors.toCollection(TreeSet::new));
     table.lines().forEach((endpoint, right) -> {
       if (right.inGroup() && GroupOf.deciding(endpoint).isEmpty()) {
         idle.add(endpoint + " (names nothing of a group)");
@@ -92,9 +85,11 @@ class AccessGuard implements HandlerInterceptor {
     }
   }
 
+  /** Every method and path of a mapping; one that takes any method is told with “ANY”, which has no line. */
   private static Set<String> described(RequestMappingInfo info) {
-    return info.getPatternValues().stream().filter(path -> path.startsWith("/api/"))
-        .flatMap(path -> info.getMethodsCondition().getMethods().stream().map(method -> method.name() + " " + path))
+    Set<String> methods = info.getMethodsCondition().getMethods().isEmpty() ? Set.of("ANY")
+        : info.getMethodsCondition().getMethods().stream().map(Enum::name).collect(Collectors.toSet());
+    return info.getPatternValues().stream().filter(path -> !path.equals("/error")).flatMap(path -> methods.stream().map(method -> method + " " + path))
         .collect(Collectors.toSet());
   }
 }

@@ -5,6 +5,7 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
@@ -56,5 +57,10 @@ public final class AccessTable {
   /** Every endpoint, as method and path, with its right. */
   public Map<String, Right> lines() {
     return java.util.Collections.unmodifiableMap(lines);
+  }
+
+  /** The lines that ask this right. */
+  List<Map.Entry<String, Right>> with(Right right) {
+    return lines.entrySet().stream().filter(each -> each.getValue() == right).toList();
   }
 }

@@ -7,6 +7,8 @@ import java.util.Set;
 
 /** What an endpoint asks of whoever calls it: the first words of the lines of {@code access/endpoints.txt}. */
 public enum Right {
+  /** A file or page that ships with the application, without anything that somebody entered. */
+  FILE("file", ""),
   OPEN("open", ""),
   SIGNED_IN("signed-in", ""),
   MEMBER("member", "coordinator reviewer technician member"),

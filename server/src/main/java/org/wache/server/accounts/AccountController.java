@@ -43,7 +43,7 @@ class AccountController {
   record OwnAccount(String login, String name, boolean secondFactor, int paperCodes, List<OwnSession> sessions) {}
 
   /** A place where one is signed in. */
-  record OwnSession(String key, boolean current, Instant since, Instant lastSeen, String browser) {}
+  record OwnSession(String key, boolean current, Instant since, Instant lastSeen, String browser, String address) {}
 
   /** The password now and from now on. */
   record PasswordChange(@NotBlank @Size(max = 200) String current, @NotBlank @Size(max = 200) String next) {}
@@ -65,13 +65,15 @@ class AccountController {
     Account account = who.account(principal);
     return new OwnAccount(account.login(), account.name(), secondFactor.isOn(account.id()), secondFactor.paperCodes(account.id()),
         sessions.of(account.login(), session.getId()).stream()
-            .map(each -> new OwnSession(each.key(), each.current(), each.since(), each.lastSeen(), each.browser())).toList());
+            .map(each -> new OwnSession(each.key(), each.current(), each.since(), each.lastSeen(), each.browser(), each.address())).toList());
   }
 
   @PutMapping("/api/account/password")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void password(Principal principal, HttpSession session, @Valid @RequestBody PasswordChange change) {
-    people.changePassword(who.account(principal), session.getId(), change.current(), change.next());
+    Account account = who.account(principal);
+    people.proved(account, change.current());
+    people.changePassword(account, session.getId(), change.next());
   }
 
   /** Begins with a second factor; it is in force once a first code is given. */

@@ -1,24 +1,19 @@
 package org.wache.server.accounts;
 
-import java.time.Duration;
-import java.time.Instant;
-import java.time.OffsetDateTime;
-import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
-import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 import org.wache.server.access.Right;
+import org.wache.server.problems.Refused;
 
-/** Accounts, groups, and failures to sign in. */
+/** Accounts and groups. */
 @Repository
 public class AccountStore {
 
-  /** So many failures are free; each further one doubles the wait. */
-  private static final int FREE_FAILURES = 5;
-  private static final int LONGEST_DOUBLING = 8;
+  /** One account is made at a time, so that no two come to look alike. */
+  private static final long NAMES_TURN = 7_269_812_346L;
 
   private final JdbcClient jdbc;
 
@@ -29,9 +24,10 @@ public class AccountStore {
   /** A password hash beside its account. */
   record Secret(long id, String login, String passwordHash) {}
 
+  /** By the name that somebody types, however they spell it. */
   Optional<Secret> secret(String login) {
-    return jdbc.sql("select id, login, password_hash from account where login = :login and not closed")
-        .param("login", login).query(Secret.class).optional();
+    return jdbc.sql("select id, login, password_hash from account where login_key = :key and not closed")
+        .param("key", SignInName.of(login).key()).query(Secret.class).optional();
   }
 
   Optional<Account> account(String login) {
@@ -73,12 +69,22 @@ public class AccountStore {
     return jdbc.sql("select not exists (select 1 from account)").query(Boolean.class).single();
   }
 
-  /** Makes an account; the login must be new. */
+  /**
+   * Makes an account.
+   *
+   * @throws Refused when the name to sign in with cannot be one, or is another's or looks like it
+   */
+  @Transactional
   public long addAccount(String login, String name, String passwordHash) {
+    SignInName chosen = SignInName.chosen(login);
+    jdbc.sql("select pg_advisory_xact_lock(:turn)").param("turn", NAMES_TURN).query((row, n) -> 0).single();
+    if (isLoginTaken(chosen)) {
+      throw new Refused("Somebody signs in as “" + chosen.key() + "”, or as something that looks like it, already. Choose another name; if it is you, sign in and open the link again.");
+    }
     return jdbc.sql("""
-            insert into account (login, name, password_hash) values (:login, :name, :hash) returning id
+            insert into account (login, login_key, login_looks, name, password_hash) values (:key, :key, :looks, :name, :hash) returning id
             """)
-        .param("login", login).param("name", name).param("hash", passwordHash).query(Long.class).single();
+        .param("key", chosen.key()).param("looks", chosen.looks()).param("name", name).param("hash", passwordHash).query(Long.class).single();
   }
 
   /** Makes a group. */
@@ -87,8 +93,9 @@ public class AccountStore {
         .param("name", name).query(Long.class).single();
   }
 
-  boolean isLoginTaken(String login) {
-    return jdbc.sql("select exists (select 1 from account where lower(login) = lower(:login))").param("login", login).query(Boolean.class).single();
+  private boolean isLoginTaken(SignInName name) {
+    return jdbc.sql("select exists (select 1 from account where login_key = :key or login = :key or login_looks = :looks)").param("key", name.key())
+        .param("looks", name.looks()).query(Boolean.class).single();
   }
 
   void setPassword(long account, String passwordHash) {
@@ -108,40 +115,6 @@ public class AccountStore {
   public void addMember(long account, long club, String role, Long party) {
     jdbc.sql("insert into membership (account_id, club_id, role, party_id) values (:account, :club, :role, :party)")
         .param("account", account).param("club", club).param("role", role).param("party", party, java.sql.Types.BIGINT).update();
-  }
-
-  /** How long this login has to wait before its next try. */
-  Duration wait(String login, Instant now) {
-    return jdbc.sql("select blocked_until from sign_in_failure where login = :login")
-        .param("login", login).query(OffsetDateTime.class).optional()
-        .map(until -> Duration.between(now, until.toInstant()))
-        .filter(left -> !left.isNegative()).orElse(Duration.ZERO);
-  }
-
-  /** Notes a failure, and from the sixth on makes the next try wait 1, 2, 4 … seconds, at most four minutes. */
-  @Transactional
-  public void failed(String login, Instant now) {
-    int failures = jdbc.sql("""
-            insert into sign_in_failure (login, failures, blocked_until) values (:login, 1, :now)
-            on conflict (login) do update set failures = sign_in_failure.failures + 1
-            returning failures
-            """)
-        .param("login", login).param("now", now.atOffset(ZoneOffset.UTC)).query(Integer.class).single();
-    if (failures > FREE_FAILURES) {
-      long seconds = 1L << Math.min(failures - FREE_FAILURES - 1, LONGEST_DOUBLING);
-      jdbc.sql("update sign_in_failure set blocked_until = :until where login = :login")
-          .param("until", now.plusSeconds(seconds).atOffset(ZoneOffset.UTC)).param("login", login).update();
-    }
-  }
-
-  /** As {@link #failed}, kept even when what it belongs to is taken back. */
-  @Transactional(propagation = Propagation.REQUIRES_NEW)
-  public void failedApart(String login, Instant now) {
-    failed(login, now);
-  }
-
-  void succeeded(String login) {
-    jdbc.sql("delete from sign_in_failure where login = :login").param("login", login).update();
   }
 
   void addFirstAccountLink(String tokenHash) {

@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import org.wache.server.web.OneLine;
 
 /** For those who look after the installation: its groups and accounts, not what the groups have. */
 @RestController
@@ -33,7 +34,7 @@ class InstallationController {
   record Installation(List<PeopleStore.InstalledGroup> groups, List<PeopleStore.InstalledAccount> accounts) {}
 
   /** A group to be made, and whom its first invitation is for. */
-  record NewGroup(@NotBlank @Size(max = 200) String name, @NotBlank @Size(max = 200) String coordinator) {}
+  record NewGroup(@OneLine @NotBlank @Size(max = 200) String name, @OneLine @NotBlank @Size(max = 200) String coordinator) {}
 
   /** Whether an account is closed. */
   record Closed(boolean closed) {}

@@ -26,10 +26,15 @@ class People {
   private final Passwords passwords;
   private final SecondFactor secondFactor;
   private final Sessions sessions;
+  private final Tries tries;
+  private final KnownBrowsers browsers;
   private final Logbook log;
   private final Clock clock;
 
-  People(PeopleStore store, AccountStore accounts, Passwords passwords, SecondFactor secondFactor, Sessions sessions, Logbook log, Clock clock) {
+  People(PeopleStore store, AccountStore accounts, Passwords passwords, SecondFactor secondFactor, Sessions sessions, Tries tries, KnownBrowsers browsers,
+      Logbook log, Clock clock) {
+    this.tries = tries;
+    this.browsers = browsers;
     this.store = store;
     this.accounts = accounts;
     this.passwords = passwords;
@@ -47,11 +52,10 @@ class People {
   @Transactional
   public String invite(long by, long club, String role, Long party, String name) {
     checked(role, party);
-    plain(name);
     String token = passwords.token();
-    long id = store.invite(club, role, party, name.strip(), Passwords.hashOf(token), by, now().plus(INVITATION))
+    long id = store.invite(club, role, party, name, Passwords.hashOf(token), by, now().plus(INVITATION))
         .orElseThrow(() -> new Missing("Whom you chose from the roster"));
-    log.add(by, club, Logbook.Deed.of(Logbook.Kind.PEOPLE, id, name.strip(), "invited as " + role));
+    log.add(by, club, Logbook.Deed.of(Logbook.Kind.PEOPLE, id, name, "invited as " + role));
     return token;
   }
 
@@ -61,12 +65,6 @@ class People {
     }
     if (role.equals("member") && party == null) {
       throw new Refused("Say who of the roster the member is: they see what that person may key.");
-    }
-  }
-
-  private static void plain(String text) {
-    if (text.isBlank() || text.chars().anyMatch(Character::isISOControl)) {
-      throw new Refused("A name is a line of text without control characters.");
     }
   }
 
@@ -89,13 +87,8 @@ class People {
   /** Makes an account through an invitation. */
   @Transactional
   public void joinAnew(String token, String login, String name, String password) {
-    plain(login);
-    plain(name);
-    if (accounts.isLoginTaken(login.strip())) {
-      throw new Refused("Somebody signs in as “" + login.strip() + "” already. Choose another name; if it is you, sign in and open the link again.");
-    }
-    String hash = passwords.hash(login.strip(), password);
-    join(accounts.addAccount(login.strip(), name.strip(), hash), invitation(token));
+    String hash = passwords.hash(login, password);
+    join(accounts.addAccount(login, name, hash), invitation(token));
   }
 
   /** Comes into one more group through an invitation. */
@@ -156,9 +149,8 @@ class People {
   /** Makes a group, and a one-time link for its coordinator. */
   @Transactional
   public String addGroup(long by, String name, String coordinator) {
-    plain(name);
-    long club = accounts.addClub(name.strip());
-    log.add(by, null, Logbook.Deed.of(Logbook.Kind.ACCOUNT, club, name.strip(), "group made"));
+    long club = accounts.addClub(name);
+    log.add(by, null, Logbook.Deed.of(Logbook.Kind.ACCOUNT, club, name, "group made"));
     return invite(by, club, "coordinator", null, coordinator);
   }
 
@@ -183,34 +175,35 @@ class People {
         .orElseThrow(() -> new Refused("This link was used, replaced by a newer one, or is older than a day. Ask the administrator for a new one."));
     Account account = account(id);
     accounts.setPassword(id, passwords.hash(account.login(), password));
-    accounts.succeeded(account.login());
+    browsers.forgetAll(id);
     sessions.endOthers(account.login(), null);
     log.add(id, null, Logbook.Deed.of(Logbook.Kind.ACCOUNT, id, account.name(), "password set through a link"));
   }
 
-  /** Changes one's own password, and ends the sessions elsewhere. */
+  /** Changes one's own password, after it was proved whose it is, and ends the sessions elsewhere. */
   @Transactional
-  public void changePassword(Account account, String session, String current, String next) {
-    proved(account, current);
+  public void changePassword(Account account, String session, String next) {
+    browsers.forgetAll(account.id());
     accounts.setPassword(account.id(), passwords.hash(account.login(), next));
     sessions.endOthers(account.login(), session);
     log.add(account.id(), null, Logbook.Deed.of(Logbook.Kind.ACCOUNT, account.id(), account.name(), "password changed"));
   }
 
   /**
-   * Makes sure that it is the owner of the account who asks.
+   * Makes sure that it is the owner of the account who asks; not within a transaction, since a wrong try stays counted.
    *
    * @throws Refused when the password is wrong, or was wrong too often just now
    */
   void proved(Account account, String password) {
-    Duration wait = accounts.wait(account.login(), clock.instant());
+    Tries.What what = Tries.What.proof(account.id());
+    Duration wait = tries.take(what);
     if (!wait.isZero()) {
-      throw new Refused("Too many wrong passwords. Try again in " + Math.max(1, wait.toSeconds()) + " s.");
+      throw new Refused(Tries.words(wait));
     }
     if (!passwords.isRight(password, accounts.secret(account.login()).orElseThrow(() -> new Missing("The account")).passwordHash())) {
-      accounts.failedApart(account.login(), clock.instant());
       throw new Refused("This is not your password.");
     }
+    tries.forget(what);
   }
 
   /** Takes the second factor off an account whose telephone and codes on paper are lost. */

@@ -18,6 +18,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.wache.server.problems.Missing;
+import org.wache.server.web.OneLine;
 
 /** The people of a group: what each is in it, and invitations. */
 @RestController
@@ -46,7 +47,7 @@ class PeopleController {
   record OpenInvitation(long id, String name, String role, @Schema(nullable = true) String partyName, String by, OffsetDateTime expires) {}
 
   /** Who is invited, as what. */
-  record Invite(@NotBlank @Size(max = 200) String name, @NotBlank @Size(max = 20) String role, @Schema(nullable = true) Long party) {}
+  record Invite(@OneLine @NotBlank @Size(max = 200) String name, @NotBlank @Size(max = 20) String role, @Schema(nullable = true) Long party) {}
 
   /** A token that is told once; the address is made of it. */
   record OneTimeLink(String token) {}

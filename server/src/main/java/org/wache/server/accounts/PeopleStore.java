@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import org.wache.server.database.Hold;
 
 /** Who is in which group as what, and the links by which people come in. */
 @Repository
@@ -32,7 +33,7 @@ class PeopleStore {
 
   /** Someone of a group; nobody else changes who is in it as what until the transaction ends. */
   Optional<Person> lockedPerson(long club, long account) {
-    jdbc.sql("select id from club where id = :club for update").param("club", club).query(Long.class).single();
+    Hold.row(jdbc, "club", club);
     return people(club).stream().filter(each -> each.account() == account).findFirst();
   }
 

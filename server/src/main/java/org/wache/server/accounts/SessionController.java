@@ -7,18 +7,15 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
 import java.security.Principal;
-import java.time.Clock;
 import java.time.Duration;
-import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
-import org.springframework.security.authentication.AuthenticationManager;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.Authentication;
-import org.springframework.security.core.AuthenticationException;
 import org.springframework.security.core.context.SecurityContext;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.web.context.SecurityContextRepository;
@@ -31,26 +28,27 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.wache.server.problems.Refused;
+import org.wache.server.web.OneLine;
 
 /** Signing in and out, and the very first account. */
 @RestController
 class SessionController {
 
   private final AccountStore accounts;
-  private final AuthenticationManager authentication;
   private final SecurityContextRepository contexts;
   private final Passwords passwords;
   private final SecondFactor secondFactor;
-  private final Clock clock;
+  private final Tries tries;
+  private final KnownBrowsers browsers;
 
-  SessionController(AccountStore accounts, AuthenticationManager authentication, SecurityContextRepository contexts,
-      Passwords passwords, SecondFactor secondFactor, Clock clock) {
+  SessionController(AccountStore accounts, SecurityContextRepository contexts, Passwords passwords, SecondFactor secondFactor, Tries tries,
+      KnownBrowsers browsers) {
     this.accounts = accounts;
-    this.authentication = authentication;
     this.contexts = contexts;
     this.passwords = passwords;
     this.secondFactor = secondFactor;
-    this.clock = clock;
+    this.tries = tries;
+    this.browsers = browsers;
   }
 
   /** Who is signed in, and their groups; without an account nobody is. */
@@ -60,8 +58,8 @@ class SessionController {
   record SignIn(@NotBlank @Size(max = 200) String login, @NotBlank @Size(max = 200) String password, @Schema(nullable = true) @Size(max = 40) String code) {}
 
   record FirstAccount(@NotBlank String token, @NotBlank @Size(max = 200) String login,
-      @NotBlank @Size(max = 200) String name, @NotBlank @Size(max = 200) String password,
-      @NotBlank @Size(max = 200) String group) {}
+      @OneLine @NotBlank @Size(max = 200) String name, @NotBlank @Size(max = 200) String password,
+      @OneLine @NotBlank @Size(max = 200) String group) {}
 
   @GetMapping("/api/session")
   Session session(Principal principal) {
@@ -70,45 +68,89 @@ class SessionController {
         .orElse(new Session(Optional.empty(), List.of()));
   }
 
+  /** What a try to sign in came to. */
+  private enum Outcome { IN, WRONG, CODE_WANTED, CODE_WRONG }
+
   @PostMapping("/api/session")
   Session signIn(@Valid @RequestBody SignIn given, HttpServletRequest request, HttpServletResponse response) {
-    Instant now = clock.instant();
-    Duration wait = accounts.wait(given.login(), now);
+    Optional<AccountStore.Secret> whose = accounts.secret(given.login());
+    String network = Tries.network(request.getRemoteAddr());
+    Tries.What address = Tries.What.address(network);
+    Optional<Tries.What> known = whose.flatMap(secret -> browsers.tries(request, secret.id()));
+    Tries.What counted = known.orElseGet(() -> Tries.What.name(SignInName.of(given.login()).key()));
+    Duration wait = known.isPresent() ? Duration.ZERO : tries.take(address);
+    wait = wait.isZero() ? tries.take(counted) : wait;
     if (!wait.isZero()) {
-      throw problem(HttpStatus.TOO_MANY_REQUESTS, "Too many failures for this name. Try again in "
-          + Math.max(1, wait.toSeconds()) + " s.");
-    }
-    try {
-      Authentication who = authentication.authenticate(
-          UsernamePasswordAuthenticationToken.unauthenticated(given.login(), given.password()));
-      if (!secondFactorGiven(given, now)) {
-        ErrorResponseException asked = problem(HttpStatus.UNAUTHORIZED, given.code() == null || given.code().isBlank()
-            ? "Give the code that your telephone shows, or one of your codes on paper."
-            : "This code is wrong, or was used already. Wait for the next one.");
-        asked.getBody().setProperty("secondFactor", true);
-        throw asked;
+      if (known.isPresent() || whose.isEmpty() || !secondFactorOpens(whose.get(), given, network)) {
+        throw slowDown(wait);
       }
-      accounts.succeeded(given.login());
-      signedIn(who, request, response);
-      return session(who);
-    } catch (AuthenticationException e) {
-      accounts.failed(given.login(), now);
-      throw problem(HttpStatus.UNAUTHORIZED, "Name and password do not belong together.");
+    } else {
+      Outcome outcome = outcome(given, whose);
+      if (outcome == Outcome.WRONG) {
+        throw problem(HttpStatus.UNAUTHORIZED, "Name and password do not belong together.");
+      }
+      if (outcome != Outcome.CODE_WRONG) {
+        tries.giveBack(counted);
+        tries.giveBack(address);
+      }
+      if (outcome != Outcome.IN) {
+        throw codeAsked(outcome);
+      }
     }
+    tries.forget(counted);
+    browsers.remember(request, response, whose.orElseThrow().id());
+    Authentication who = UsernamePasswordAuthenticationToken.authenticated(whose.get().login(), null, List.of());
+    signedIn(who, request, response);
+    return session(who);
   }
 
-  /** Whether the account wants no code, or the right one was given; a wrong one slows down the next try. */
-  private boolean secondFactorGiven(SignIn given, Instant now) {
-    long account = accounts.secret(given.login()).orElseThrow().id();
-    if (!secondFactor.isOn(account)) {
-      return true;
+  private Outcome outcome(SignIn given, Optional<AccountStore.Secret> whose) {
+    if (!isRight(given, whose)) {
+      return Outcome.WRONG;
     }
-    boolean asked = given.code() != null && !given.code().isBlank();
-    boolean right = asked && secondFactor.use(account, given.code());
-    if (asked && !right) {
-      accounts.failed(given.login(), now);
+    if (!secondFactor.isOn(whose.orElseThrow().id())) {
+      return Outcome.IN;
     }
-    return right;
+    if (given.code() == null || given.code().isBlank()) {
+      return Outcome.CODE_WANTED;
+    }
+    return secondFactor.use(whose.get().id(), given.code()) ? Outcome.IN : Outcome.CODE_WRONG;
+  }
+
+  /** Takes as long for a name that is not there. */
+  private boolean isRight(SignIn given, Optional<AccountStore.Secret> whose) {
+    return passwords.isRight(given.password(), whose.map(AccountStore.Secret::passwordHash).orElseGet(passwords::nobodys)) && whose.isPresent();
+  }
+
+  /**
+   * Lets somebody in whose name others have slowed down, by password and code together. Both have to be right, nothing is said of
+   * which was wrong, and tries with the right password are counted apart, where nobody without it can get at them.
+   */
+  private boolean secondFactorOpens(AccountStore.Secret whose, SignIn given, String network) {
+    Tries.What way = Tries.What.secondWay(network);
+    Tries.What factor = Tries.What.secondFactor(whose.id());
+    boolean opens = given.code() != null && !given.code().isBlank() && tries.take(way).isZero() && isRight(given, Optional.of(whose))
+        && secondFactor.isOn(whose.id()) && tries.take(factor).isZero() && secondFactor.use(whose.id(), given.code());
+    if (opens) {
+      tries.giveBack(way);
+      tries.forget(factor);
+    }
+    return opens;
+  }
+
+  private static ErrorResponseException slowDown(Duration wait) {
+    ErrorResponseException slow = problem(HttpStatus.TOO_MANY_REQUESTS, Tries.words(wait)
+        + " A browser from which you have signed in before does not wait for others, nor does who gives the code of a second factor.");
+    slow.getHeaders().set(HttpHeaders.RETRY_AFTER, Long.toString(wait.toSeconds()));
+    return slow;
+  }
+
+  private static ErrorResponseException codeAsked(Outcome outcome) {
+    ErrorResponseException asked = problem(HttpStatus.UNAUTHORIZED, outcome == Outcome.CODE_WANTED
+        ? "Give the code that your telephone shows, or one of your codes on paper."
+        : "This code is wrong, or was used already. Wait for the next one.");
+    asked.getBody().setProperty("secondFactor", true);
+    return asked;
   }
 
   private void signedIn(Authentication who, HttpServletRequest request, HttpServletResponse response) {

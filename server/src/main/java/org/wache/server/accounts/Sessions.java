@@ -16,6 +16,7 @@ import org.springframework.stereotype.Component;
 class Sessions {
 
   private static final String BROWSER = "browser";
+  private static final String ADDRESS = "address";
   private static final int LONGEST = 300;
   private static final int KEY = 24;
 
@@ -26,19 +27,24 @@ class Sessions {
   }
 
   /** A place where somebody is signed in; the key tells it apart without giving it away. */
-  record Open(String key, boolean current, Instant since, Instant lastSeen, String browser) {}
+  record Open(String key, boolean current, Instant since, Instant lastSeen, String browser, String address) {}
 
-  /** Notes with which browser a session began. */
+  /** Notes with which browser and from where a session began. */
   static void began(HttpSession session, HttpServletRequest request) {
     String browser = Optional.ofNullable(request.getHeader("User-Agent")).orElse("");
     session.setAttribute(BROWSER, browser.substring(0, Math.min(LONGEST, browser.length())));
+    session.setAttribute(ADDRESS, request.getRemoteAddr());
   }
 
   List<Open> of(String login, String currentId) {
     return repository.findByPrincipalName(login).values().stream().filter(session -> !session.isExpired())
         .map(session -> new Open(key(session.getId()), session.getId().equals(currentId), session.getCreationTime(), session.getLastAccessedTime(),
-            Optional.ofNullable(session.<String>getAttribute(BROWSER)).orElse("")))
+            text(session, BROWSER), text(session, ADDRESS)))
         .sorted(Comparator.comparing(Open::current).thenComparing(Open::lastSeen).reversed()).toList();
+  }
+
+  private static String text(Session session, String attribute) {
+    return Optional.ofNullable(session.<String>getAttribute(attribute)).orElse("");
   }
 
   private static String key(String id) {

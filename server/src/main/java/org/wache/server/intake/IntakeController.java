@@ -35,6 +35,7 @@ import org.wache.table.Table;
 import org.wache.table.TableReading;
 import org.wache.words.Said;
 import org.wache.words.WrittenPower;
+import org.wache.server.web.OneLine;
 
 /** Files and pasted text on their way to becoming a list. */
 @RestController
@@ -92,7 +93,7 @@ class IntakeController {
   record SaidLine(String field, String line, boolean doubt) {}
 
   /** What to make of it: a list of this name, or more entries of a list. */
-  record TakeRequest(@NotBlank @Size(max = LONGEST_NAME) String name, @NotNull String sheet,
+  record TakeRequest(@OneLine @NotBlank @Size(max = LONGEST_NAME) String name, @NotNull String sheet,
       @Schema(nullable = true) Optional<Mappings.@Valid TableMapping> mapping, @Schema(nullable = true) Optional<Long> into) {}
 
   /** A list that was made of a file, or added to. */
@@ -135,7 +136,7 @@ class IntakeController {
   }
 
   private static String plain(String name) {
-    String bare = name.replaceFirst("(?i)\\.(csv|tsv|txt|xlsx|json)$", "").replaceAll("\\p{Cntrl}", " ").strip();
+    String bare = name.replaceFirst("(?i)\\.(csv|tsv|txt|xlsx|json)$", "").replaceAll("[\\p{Cntrl}\\p{Cf}\\p{Zl}\\p{Zp}]", " ").strip();
     return bare.isEmpty() ? "Untitled" : bare.substring(0, Math.min(bare.length(), LONGEST_NAME));
   }
 

@@ -46,6 +46,8 @@ import org.wache.server.accounts.WhoAsks;
 import org.wache.server.problems.Missing;
 import org.wache.server.problems.Refused;
 import org.wache.server.sheets.ListWorkbook;
+import org.wache.server.web.OneLine;
+import org.wache.server.web.OneLineText;
 
 /** Lists under audit. */
 @RestController
@@ -68,7 +70,7 @@ class ListController {
   /** The key of a list that was made. */
   record Made(long id, String name, int entries) {}
 
-  record Name(@NotBlank @Size(max = 200) String name) {}
+  record Name(@OneLine @NotBlank @Size(max = 200) String name) {}
 
   /** New carriers, and those that the change was begun on. */
   record Carriers(@NotNull @Valid Views.CarrierChoice before, @NotNull @Valid Views.CarrierChoice after) {}
@@ -77,7 +79,7 @@ class ListController {
   record SettingsChange(@NotNull @Valid Views.Settings before, @NotNull @Valid Views.Settings after) {}
 
   /** A list that follows another, for these carriers. */
-  record NewVariant(@NotBlank @Size(max = 200) String name, @NotNull @Valid Views.CarrierChoice carriers) {}
+  record NewVariant(@OneLine @NotBlank @Size(max = 200) String name, @NotNull @Valid Views.CarrierChoice carriers) {}
 
   @GetMapping("/api/groups/{group}/lists")
   List<Views.ListSummary> lists(Principal principal, @PathVariable long group) {
@@ -94,7 +96,7 @@ class ListController {
     if (bytes.length > LARGEST_FILE) {
       throw new Refused("A file has up to 20 MB. Split it.");
     }
-    String plain = name.isBlank() ? "Untitled" : name.substring(0, Math.min(name.length(), 200));
+    String plain = name.isBlank() ? "Untitled" : OneLineText.of(name.substring(0, Math.min(name.length(), 200)));
     ChannelList list = ListFiles.read(bytes, plain);
     long id = service.add(who.account(principal).id(), group, list, service.initial(group));
     return new Made(id, list.name(), list.channels().size());

@@ -22,6 +22,7 @@ import org.wache.server.papers.PapersJson;
 import org.wache.server.problems.Missing;
 import org.wache.server.problems.Refused;
 import org.wache.server.rulebooks.Rulebooks;
+import org.wache.server.web.OneLineText;
 
 /** Changes of lists: each is one transaction, and none overwrites what somebody else did meanwhile. */
 @Service
@@ -52,7 +53,7 @@ class ListService {
           + ". Split it.");
     }
     list.channels().forEach(ListService::checked);
-    long id = store.add(club, account, context.json(), list);
+    long id = store.add(club, account, context.json(), new ChannelList(OneLineText.of(list.name()), list.extraColumns(), list.channels()));
     store.setEditionSeen(id, edition(context).dates().id());
     return id;
   }

@@ -17,6 +17,7 @@ import org.springframework.stereotype.Repository;
 import org.wache.channel.Channel;
 import org.wache.channel.ChannelList;
 import org.wache.channel.Field;
+import org.wache.server.database.Hold;
 import org.wache.server.log.Logbook;
 
 /** Lists and their entries. Every question about a list asks for the account too: groups see only their own. */
@@ -70,13 +71,16 @@ class ListStore {
 
   /** As {@link #head}, and nobody else changes the list until the transaction ends. */
   Optional<Head> lockedHead(long account, long list) {
-    return jdbc.sql(HEAD + "where channel_list.id = :list for update of channel_list")
-        .param("account", account).param("list", list).query(ListStore::head).optional();
+    Hold.row(jdbc, "channel_list", list);
+    return head(account, list);
   }
 
   /** The lists that follow another, by name; nobody else changes them until the transaction ends where they are locked. */
   List<Head> variants(long account, long parent, boolean locked) {
-    return jdbc.sql(HEAD + "where channel_list.parent_id = :parent order by channel_list.name, channel_list.id" + (locked ? " for update of channel_list" : ""))
+    if (locked) {
+      Hold.rows(jdbc, "channel_list", "parent_id", parent);
+    }
+    return jdbc.sql(HEAD + "where channel_list.parent_id = :parent order by channel_list.name, channel_list.id")
         .param("account", account).param("parent", parent).query(ListStore::head).list();
   }
 

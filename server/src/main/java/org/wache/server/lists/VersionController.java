@@ -25,6 +25,7 @@ import org.wache.compare.Item;
 import org.wache.compare.ListDifference;
 import org.wache.compare.Merge;
 import org.wache.server.accounts.WhoAsks;
+import org.wache.server.web.OneLine;
 
 /** Versions of a list, differences of any two, copies, and merges of three. */
 @RestController
@@ -67,7 +68,7 @@ class VersionController {
 
   record MergeConflict(String field, String mine, String theirs) {}
 
-  record CopyName(@NotBlank @Size(max = 200) String name) {}
+  record CopyName(@OneLine @NotBlank @Size(max = 200) String name) {}
 
   record MergedWith(long other) {}
 

@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.wache.server.papers.CarriedLicence;
 import org.wache.server.papers.PlaceArea;
+import org.wache.server.web.OneLine;
 
 /** What the API says of lists. Frequencies are hertz; field keys are those of the JSON list format. */
 public final class Views {
@@ -32,7 +33,7 @@ public final class Views {
       List<Slip> slips) {}
 
   /** Someone who carries the list. */
-  record Carrier(@NotNull String name, @NotNull List<@NotNull @Valid CarriedLicence> licences) {}
+  record Carrier(@OneLine @NotNull String name, @NotNull List<@NotNull @Valid CarriedLicence> licences) {}
 
   /** Who carries a list: named with the list itself, chosen from the roster, or everyone of a team. */
   record CarrierChoice(@NotNull List<@NotNull @Valid Carrier> carriers, @NotNull List<@NotNull Long> parties,
@@ -62,7 +63,7 @@ public final class Views {
   record Keyed(@NotNull String how, @NotNull List<@NotNull @Valid KeyedBase> bases) {}
 
   /** A base and the numbers of the entries that it works. */
-  record KeyedBase(@NotBlank @Size(max = 100) String name, @NotNull List<@NotNull String> numbers) {}
+  record KeyedBase(@OneLine @NotBlank @Size(max = 100) String name, @NotNull List<@NotNull String> numbers) {}
 
   /** The list that a variant follows. */
   record Parent(long id, String name) {}

@@ -2,8 +2,6 @@ package org.wache.server.problems;
 
 import java.sql.SQLException;
 import java.util.Set;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataAccessException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -25,7 +23,6 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
 
   /** Invalid byte in a text, and untranslatable character. */
   private static final Set<String> UNSTORABLE = Set.of("22021", "22P05");
-  private static final Logger LOG = LoggerFactory.getLogger(ProblemAdvice.class);
 
   @ExceptionHandler
   ProblemDetail file(FileProblem problem) {
@@ -73,23 +70,18 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
     return any(problem);
   }
 
+  /** What trying again can mend is said so; everything else is a fault of the program, with a reference under which the log has it. */
   @ExceptionHandler
-  ProblemDetail any(RuntimeException problem) {
-    LOG.error("A request failed", problem);
-    return detail(HttpStatus.SERVICE_UNAVAILABLE, "The server could not do this now",
-        "Nothing was changed. Try again; if it stays, tell the administrator the time it happened.");
+  ProblemDetail any(Throwable problem) {
+    Fault fault = Fault.of(problem);
+    return detail(fault.status(), fault.title(), fault.words());
   }
 
-  /** A body that cannot be read, because it is too long or makes no sense. */
+  /** A body that cannot be read: where, and what was expected there. */
   @Override
   protected ResponseEntity<Object> handleHttpMessageNotReadable(HttpMessageNotReadableException problem, HttpHeaders headers, HttpStatusCode status,
       WebRequest request) {
-    for (Throwable cause = problem; cause != null; cause = cause.getCause()) {
-      if (cause instanceof BodyLimit.TooLarge) {
-        return handleExceptionInternal(problem, detail(HttpStatus.CONTENT_TOO_LARGE, "Too large", cause.getMessage()), headers, HttpStatus.CONTENT_TOO_LARGE, request);
-      }
-    }
-    return super.handleHttpMessageNotReadable(problem, headers, status, request);
+    return handleExceptionInternal(problem, detail(HttpStatus.BAD_REQUEST, "The request cannot be read", UnreadableBody.words(problem)), headers, HttpStatus.BAD_REQUEST, request);
   }
 
   private static ProblemDetail detail(HttpStatus status, String title, String text) {

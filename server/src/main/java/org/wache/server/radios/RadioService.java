@@ -12,6 +12,7 @@ import org.wache.radio.RadioModel;
 import org.wache.server.accounts.AccountStore;
 import org.wache.server.problems.Missing;
 import org.wache.server.problems.Refused;
+import org.wache.server.web.OneLineText;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Models and radios: each change is one transaction, recorded, and never made over somebody else's. */
@@ -104,7 +105,11 @@ public class RadioService {
       throw new Refused("A model has up to " + LONGEST_FILE + " characters.");
     }
     try {
-      return RadioReader.model(body.getBytes(StandardCharsets.UTF_8));
+      RadioModel model = RadioReader.model(body.getBytes(StandardCharsets.UTF_8));
+      if (!OneLineText.of(model.name()).equals(model.name())) {
+        throw new Refused("The name of a model is one line, without blanks before, behind or twice. Type it anew.");
+      }
+      return model;
     } catch (FileProblem e) {
       throw new Refused(e.getMessage() + ".");
     }

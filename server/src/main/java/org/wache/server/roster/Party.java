@@ -6,6 +6,7 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
 import org.wache.server.papers.CarriedLicence;
+import org.wache.server.web.OneLine;
 
 /**
  * A person, a family or a firm of the roster.
@@ -23,7 +24,7 @@ public record Party(long id, int version, String kind, String name, String note,
     List<CarriedLicence> licences, List<List<String>> notes) {
 
   /** What is said of a party when it is made or changed. */
-  public record Draft(@NotBlank String kind, @NotBlank @Size(max = 120) String name, @NotNull @Size(max = 2000) String note,
+  public record Draft(@NotBlank String kind, @OneLine @NotBlank @Size(max = 120) String name, @NotNull @Size(max = 2000) String note,
       @NotNull @Size(max = 30) List<@NotBlank @Size(max = 80) String> teams,
       @NotNull @Size(max = 40) List<@NotNull @Valid CarriedLicence> licences) {}
 }

@@ -15,6 +15,7 @@ import org.wache.server.papers.PapersJson;
 import org.wache.server.problems.Missing;
 import org.wache.server.problems.Refused;
 import org.wache.server.rulebooks.Rulebooks;
+import org.wache.server.web.OneLineText;
 import tools.jackson.databind.json.JsonMapper;
 
 /** The roster of a group: each change is one transaction, recorded, and never made over somebody else's. */
@@ -136,7 +137,7 @@ public class RosterService {
   }
 
   private static List<String> teams(Party.Draft draft) {
-    return List.copyOf(new LinkedHashSet<>(draft.teams().stream().map(String::trim).toList()));
+    return List.copyOf(new LinkedHashSet<>(draft.teams().stream().map(OneLineText::of).toList()));
   }
 
   private String checked(long club, Party.Draft draft, long id) {

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import org.wache.server.database.Hold;
 import org.wache.server.log.Logbook;
 
 /** People, families and firms. Every question asks for the account too: groups see only their own. */
@@ -37,7 +38,8 @@ class RosterStore {
 
   /** One party, and nobody else changes it until the transaction ends. */
   Optional<Stored> locked(long account, long party) {
-    return jdbc.sql(PARTY + "where party.id = :party for update of party")
+    Hold.row(jdbc, "party", party);
+    return jdbc.sql(PARTY + "where party.id = :party")
         .param("account", account).param("party", party).query(RosterStore::stored).optional();
   }
 

@@ -9,6 +9,8 @@ import org.wache.rulebook.Edition;
 import org.wache.rulebook.OverlayReader;
 import org.wache.rulebook.Rulebook;
 import org.wache.rulebook.RulebookProblem;
+import org.wache.server.access.Right;
+import org.wache.server.access.Rights;
 import org.wache.server.accounts.WhoAsks;
 import org.wache.server.plans.OverlayStore;
 import org.wache.server.problems.Refused;
@@ -23,12 +25,14 @@ public class Editions {
   private final OverlayStore overlays;
   private final WhoAsks who;
   private final Rulebooks rulebooks;
+  private final Rights rights;
   private final Clock clock;
 
-  Editions(OverlayStore overlays, WhoAsks who, Rulebooks rulebooks, Clock clock) {
+  Editions(OverlayStore overlays, WhoAsks who, Rulebooks rulebooks, Rights rights, Clock clock) {
     this.overlays = overlays;
     this.who = who;
     this.rulebooks = rulebooks;
+    this.rights = rights;
     this.clock = clock;
   }
 
@@ -52,11 +56,20 @@ public class Editions {
     return edition.withPlan(edition.plan().overlaid(OverlayReader.rows(JSON.readTree(overlays.rows(account, group)))));
   }
 
-  /** With the overlay of a group, when it is one of the account's and the rulebook is the group's. */
+  /**
+   * With the overlay of a group, when the rulebook is the group's. A member of the group sees the rulebook and the national plan:
+   * the group's own plan is for those who see the rest of the group.
+   *
+   * @throws Missing when the group is not one of theirs
+   */
   Edition of(Principal principal, Optional<String> rulebook, Optional<Long> group, Optional<LocalDate> day) {
-    Edition edition = on(rulebook.or(() -> group.map(rulebooks::idOfGroup)), day);
-    return group.filter(club -> rulebooks.idOfGroup(club).equals(edition.rulebook())).map(club -> overlays.rows(who.account(principal).id(), club))
-        .map(rows -> edition.withPlan(edition.plan().overlaid(OverlayReader.rows(JSON.readTree(rows)))))
-        .orElse(edition);
+    boolean sees = group.isPresent() && rights.has(Right.SEE, principal.getName(), group.get());
+    Optional<String> own = group.map(rulebooks::idOfGroup);
+    Edition edition = on(rulebook.or(() -> own), day);
+    if (!sees || !own.equals(Optional.of(edition.rulebook()))) {
+      return edition;
+    }
+    String rows = overlays.rows(who.account(principal).id(), group.get());
+    return edition.withPlan(edition.plan().overlaid(OverlayReader.rows(JSON.readTree(rows))));
   }
 }

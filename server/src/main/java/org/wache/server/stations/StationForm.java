@@ -8,13 +8,14 @@ import java.util.Locale;
 import java.util.Optional;
 import org.wache.server.problems.Refused;
 import org.wache.station.Station;
+import org.wache.server.web.OneLine;
 
 /**
  * A station as its form gives it; figures in watts, metres, decibels, amperes, shares of 1.
  *
  * @param kind base or mobile
  */
-record StationForm(@NotBlank @Size(max = 100) String name, @NotNull String kind, @NotNull Double outputW, @Schema(nullable = true) Optional<String> line, @NotNull Double lineM,
+record StationForm(@OneLine @NotBlank @Size(max = 100) String name, @NotNull String kind, @NotNull Double outputW, @Schema(nullable = true) Optional<String> line, @NotNull Double lineM,
     @NotNull Double otherLossDb, @NotNull Double gainDbd, @NotNull Double heightM, @NotNull Double keyedShare, boolean processed,
     @Schema(nullable = true) Optional<Double> peopleM, @NotNull Double otherHeightM, @NotNull Double supplyV, @Schema(nullable = true) Optional<Double> efficiency,
     @Schema(nullable = true) Optional<Double> batteryAh, @NotNull @Size(max = 2000) String note) {

@@ -6,6 +6,7 @@ import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
+import org.wache.server.database.Hold;
 import org.wache.server.log.Logbook;
 import org.wache.server.problems.Missing;
 import org.wache.server.problems.Refused;
@@ -56,8 +57,8 @@ public class StationStore {
   }
 
   private Stored locked(long id, int seen) {
-    Stored now = jdbc.sql(SELECT + "where station.id = :id and not station.removed for update of station").param("id", id).query(Stored.class).optional()
-        .orElseThrow(() -> new Missing("The station"));
+    Hold.row(jdbc, "station", id);
+    Stored now = station(id).orElseThrow(() -> new Missing("The station"));
     if (now.version() != seen) {
       throw new Refused(now.changedBy() + " changed " + now.name() + " meanwhile. Nothing was saved: look at what is there now, and change it again.");
     }
@@ -67,7 +68,7 @@ public class StationStore {
   /** Adds a station; body is the JSON of its form. */
   @Transactional
   public long add(long account, long club, String name, String body) {
-    jdbc.sql("select id from club where id = :club for update").param("club", club).query(Long.class).single();
+    Hold.row(jdbc, "club", club);
     free(club, name, 0);
     if (all(club).size() >= MOST) {
       throw new Refused("A group has up to " + MOST + " stations.");

@@ -6,6 +6,7 @@ import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 import org.wache.rulebook.RulebookReader;
 import org.wache.server.accounts.AccountStore;
+import org.wache.server.database.Hold;
 import org.wache.server.log.Logbook;
 import org.wache.server.problems.Missing;
 import org.wache.server.problems.Refused;
@@ -51,7 +52,7 @@ public class ToneKnowledgeStore {
       throw new Missing("The group");
     }
     ToneKnowledge knowledge = checked(given);
-    jdbc.sql("select id from club where id = :club for update").param("club", club).query(Long.class).single();
+    Hold.row(jdbc, "club", club);
     Known was = known(account, club);
     int now = was.version();
     if (now != before) {
