@@ -78,8 +78,10 @@ class SessionController {
     Tries.What address = Tries.What.address(network);
     Optional<Tries.What> known = whose.flatMap(secret -> browsers.tries(request, secret.id()));
     Tries.What counted = known.orElseGet(() -> Tries.What.name(SignInName.of(given.login()).key()));
-    Duration wait = known.isPresent() ? Duration.ZERO : tries.take(address);
-    wait = wait.isZero() ? tries.take(counted) : wait;
+    Duration wait = tries.take(counted);
+    if (wait.isZero() && known.isEmpty()) {
+      wait = tries.take(address);
+    }
     if (!wait.isZero()) {
       if (known.isPresent() || whose.isEmpty() || !secondFactorOpens(whose.get(), given, network)) {
         throw slowDown(wait);

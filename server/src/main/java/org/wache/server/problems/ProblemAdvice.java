@@ -2,6 +2,7 @@ package org.wache.server.problems;
 
 import java.sql.SQLException;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.dao.DataAccessException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -9,6 +10,7 @@ import org.springframework.http.HttpStatusCode;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.web.bind.MethodArgumentNotValidException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
@@ -81,7 +83,18 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
   @Override
   protected ResponseEntity<Object> handleHttpMessageNotReadable(HttpMessageNotReadableException problem, HttpHeaders headers, HttpStatusCode status,
       WebRequest request) {
-    return handleExceptionInternal(problem, detail(HttpStatus.BAD_REQUEST, "The request cannot be read", UnreadableBody.words(problem)), headers, HttpStatus.BAD_REQUEST, request);
+    ProblemDetail told = UnreadableBody.refused(problem).map(this::refused)
+        .orElseGet(() -> detail(HttpStatus.BAD_REQUEST, "The request cannot be read", UnreadableBody.words(problem)));
+    return handleExceptionInternal(problem, told, headers, HttpStatusCode.valueOf(told.getStatus()), request);
+  }
+
+  /** What does not keep to what a field may hold, each by its name. */
+  @Override
+  protected ResponseEntity<Object> handleMethodArgumentNotValid(MethodArgumentNotValidException problem, HttpHeaders headers, HttpStatusCode status,
+      WebRequest request) {
+    String words = problem.getBindingResult().getFieldErrors().stream().map(each -> "“" + each.getField() + "” " + each.getDefaultMessage()).distinct().sorted()
+        .collect(Collectors.joining("; "));
+    return handleExceptionInternal(problem, detail(HttpStatus.BAD_REQUEST, "Not possible like this", words + ". Nothing was saved."), headers, HttpStatus.BAD_REQUEST, request);
   }
 
   private static ProblemDetail detail(HttpStatus status, String title, String text) {

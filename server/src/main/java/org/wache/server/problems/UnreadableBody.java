@@ -1,5 +1,6 @@
 package org.wache.server.problems;
 
+import java.util.Optional;
 import java.util.stream.Collectors;
 import org.springframework.http.converter.HttpMessageNotReadableException;
 import tools.jackson.core.JacksonException;
@@ -11,12 +12,17 @@ final class UnreadableBody {
 
   private UnreadableBody() {}
 
-  static String words(HttpMessageNotReadableException problem) {
+  /** What was refused while the body was read, such as a name that is none. */
+  static Optional<Refused> refused(Throwable problem) {
     for (Throwable cause = problem; cause != null; cause = cause.getCause()) {
       if (cause instanceof Refused refused) {
-        return refused.getMessage();
+        return Optional.of(refused);
       }
     }
+    return Optional.empty();
+  }
+
+  static String words(HttpMessageNotReadableException problem) {
     for (Throwable cause = problem; cause != null; cause = cause.getCause()) {
       if (cause instanceof MismatchedInputException mismatched && !mismatched.getPath().isEmpty()) {
         return "“" + place(mismatched) + "” is not what belongs there: " + expected(mismatched.getTargetType()) + " is expected. Nothing was saved.";
