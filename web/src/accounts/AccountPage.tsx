@@ -61,7 +61,8 @@ function OpenSessions({ sessions }: { sessions: Schemas['OwnSession'][] }) {
                 `Last seen ${moment(each.lastSeen)}`
               )}
               <span className="text-second text-soft block truncate">
-                since {moment(each.since)}{each.address && ` from ${each.address}`} · {each.browser}
+                since {moment(each.since)}
+                {each.address && ` from ${each.address}`} · {each.browser}
               </span>
             </span>
             {!each.current && (

@@ -33,6 +33,18 @@ export function DeskPage() {
         </Notice>
       </main>
     );
+  if (work.desk.data && work.desk.data.unjudged !== null)
+    return (
+      <main className="mx-auto max-w-2xl p-6">
+        <h1 className="mb-3 text-title font-semibold">{work.desk.data.name}</h1>
+        <Notice message={work.desk.data.unjudged}>
+          <Button onClick={() => window.location.assign(`/lists/${list}/place`)}>
+            Place and house rules
+          </Button>
+          <Button onClick={() => window.location.assign('/lists')}>To the lists</Button>
+        </Notice>
+      </main>
+    );
   if (!work.desk.data || !ruler.data) return <p className="text-soft p-6">Auditing the list …</p>;
   const may = [...ruler.data.may, ...lines(carrier)];
   return (

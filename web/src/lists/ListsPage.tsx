@@ -76,18 +76,21 @@ function Lists({ lists }: { lists: Schemas['ListSummary'][] }) {
         <li key={list.id}>
           <Link
             to={`/lists/${list.id}`}
-            className={`hover:bg-accent-wash flex flex-wrap items-center gap-x-6 gap-y-1 border-l-[3px] px-4 py-3 ${list.counts.hold > 0 ? 'border-l-hold' : list.counts.query > 0 ? 'border-l-query' : list.entries > 0 ? 'border-l-clear' : 'border-l-line'}`}
+            className={`hover:bg-accent-wash flex flex-wrap items-center gap-x-6 gap-y-1 border-l-[3px] px-4 py-3 ${list.counts.hold > 0 || list.unjudged !== null ? 'border-l-hold' : list.counts.query > 0 ? 'border-l-query' : list.entries > 0 ? 'border-l-clear' : 'border-l-line'}`}
           >
             <span className="min-w-0 grow basis-80">
               <span className="block font-semibold">{list.name}</span>
               <span className="text-second text-soft">
-                {list.entries} entries, carried by {some(list.carriers, 1)}.{' '}
+                {list.unjudged === null && `${list.entries} entries, carried by ${some(list.carriers, 1)}. `}
                 {list.parent
                   ? `Follows ${lists.find((each) => each.id === list.parent)?.name ?? 'another list'}.`
                   : `Changed ${moment(list.changedAt)} by ${list.changedBy}`}
               </span>
             </span>
-            <span className="flex max-w-full flex-wrap gap-x-4">
+            {list.unjudged !== null && (
+              <span className="text-hold text-second basis-full">{list.unjudged}</span>
+            )}
+            <span className="flex max-w-full flex-wrap gap-x-4" hidden={list.unjudged !== null}>
               {VERDICTS.map((verdict) => (
                 <span
                   key={verdict}

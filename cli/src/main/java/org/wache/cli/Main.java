@@ -23,12 +23,21 @@ public final class Main {
       return UNUSABLE;
     });
     line.setExecutionExceptionHandler((problem, command, parsed) -> {
-      if (problem instanceof Unusable) {
-        command.getErr().println("wache audit: " + problem.getMessage());
-        return UNUSABLE;
-      }
-      throw problem;
+      command.getErr().println("wache audit: " + (problem instanceof Unusable ? problem.getMessage() : fault(problem)));
+      return UNUSABLE;
     });
-    return line.execute(arguments);
+    try {
+      return line.execute(arguments);
+    } catch (StackOverflowError | OutOfMemoryError e) { // picocli hands on what is no exception
+      line.getErr().println("wache audit: " + fault(e));
+      return UNUSABLE;
+    }
+  }
+
+  /** Status 1 says that a channel is on hold; a fault of the program says nothing of channels. */
+  private static String fault(Throwable problem) {
+    StackTraceElement[] where = problem.getStackTrace();
+    return "a fault of the program (" + problem.getClass().getSimpleName() + (where.length == 0 ? "" : " at " + where[0].getFileName() + ":" + where[0].getLineNumber())
+        + "); nothing was judged. Please report it with the files that were given";
   }
 }

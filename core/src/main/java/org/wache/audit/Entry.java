@@ -69,6 +69,11 @@ public final class Entry {
     return services;
   }
 
+  /** What the list has as a whole. */
+  public ListFacts listFacts() {
+    return index.facts();
+  }
+
   /** The position of another entry with the same number. */
   public OptionalInt sameNumber() {
     return index.sameNumber(channel, position);

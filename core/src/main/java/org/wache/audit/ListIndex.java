@@ -39,6 +39,7 @@ final class ListIndex {
   /** Worked out when a rule asks for it, once for radios that remember as much. */
   private final Map<MemorySize, Memories> memories = new ConcurrentHashMap<>();
   private volatile Set<String> names;
+  private volatile ListFacts facts;
   private volatile Sites sites;
 
   ListIndex(List<Channel> channels) {
@@ -100,6 +101,16 @@ final class ListIndex {
     if (known == null) {
       known = channels.stream().map(Channel::name).collect(Collectors.toUnmodifiableSet());
       names = known; // a race makes the same value twice
+    }
+    return known;
+  }
+
+  /** What the list has as a whole. */
+  ListFacts facts() {
+    ListFacts known = facts;
+    if (known == null) {
+      known = ListFacts.of(channels);
+      facts = known; // a race makes the same value twice
     }
     return known;
   }

@@ -15,12 +15,16 @@ final class CanonicalSum {
     return DigestUtils.sha256Hex(form(JsonText.MAPPER.writeValueAsString(content)));
   }
 
-  /** The canonical form, as UTF-8. */
+  /**
+   * The canonical form, as UTF-8.
+   *
+   * @throws FileProblem for what has none: numbers out of range, broken letters
+   */
   static byte[] form(String json) {
     try {
       return new JsonCanonicalizer(json).getEncodedUTF8();
-    } catch (IOException e) {
-      throw new IllegalArgumentException("This JSON has no canonical form: " + e.getMessage(), e);
+    } catch (IOException | RuntimeException e) { // the library throws either
+      throw new FileProblem(1, 1, "not a release: it holds a number or a letter that has no canonical form (RFC 8785)");
     }
   }
 }

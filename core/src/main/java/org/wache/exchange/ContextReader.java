@@ -1,7 +1,5 @@
 package org.wache.exchange;
 
-import java.time.DateTimeException;
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -9,9 +7,6 @@ import java.util.LinkedHashSet;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.OptionalInt;
-import java.util.Set;
-import java.util.function.Function;
 import org.wache.audit.Antenna;
 import org.wache.audit.HouseRules;
 import org.wache.licence.AuthorisationLine;
@@ -37,149 +32,128 @@ final class ContextReader {
 
   private static final String FORMAT = "wache-context/1";
 
-  private final JsonNode root;
+  private static final double LEAST_GAIN_DBD = -60;
+  private static final double MOST_GAIN_DBD = 60;
+  private static final double MOST_LOSS_DB = 100;
+  private static final double LOWEST_M = -500;
+  private static final double HIGHEST_M = 30_000;
+  private static final double FARTHEST_KM = 20_000;
+  private static final int MOST_UNITS = 1_000_000;
+  private static final int MOST_TIMEOUT_S = 3_600;
+  private static final int MOST_RASTER_KHZ = 1_000;
+
+  private final Part root;
 
   ContextReader(JsonNode root) {
-    this.root = root;
+    this.root = Part.root(root, FORMAT, "a context");
   }
 
   ContextFile read() {
-    String format = root.path("format").asString(FORMAT);
-    if (!root.isObject() || !FORMAT.equals(format)) {
-      throw new FileProblem(1, 1, "not a context: expected an object with \"format\": \"" + FORMAT + "\"");
-    }
     List<Holder> holders = new ArrayList<>();
-    int index = 0;
-    for (JsonNode each : root.path("holders")) {
-      holders.add(holder(each, "holders[" + index + "]", index));
-      index++;
-    }
+    root.objects("holders").forEach(each -> holders.add(holder(each, holders.size())));
     List<Radio> radios = new ArrayList<>();
-    for (JsonNode radio : root.path("radios")) {
-      radios.add(RadioReader.radio(radio, "radios[" + radios.size() + "]", radios.size()));
-    }
-    return new ContextFile(text(root, "rulebook"), date(root, "on", "on"), holders, site(), antenna(), houseRules(),
-        radios, overlay(), whole(root, "unitsInUse", "context"));
+    root.objects("radios").forEach(each -> radios.add(RadioReader.radio(each, radios.size())));
+    return new ContextFile(root.text("rulebook"), root.day("on"), holders, site(), antenna(), houseRules(), radios, overlay(),
+        root.whole("unitsInUse", 1, MOST_UNITS));
   }
 
-  static Holder holder(JsonNode node, String path, int index) {
-    List<Licence> licences = new ArrayList<>();
-    int i = 0;
-    for (JsonNode each : node.path("licences")) {
-      licences.add(licence(each, path + ".licences[" + i++ + "]"));
-    }
-    return new Holder(text(node, "name").orElse("holder " + (index + 1)), licences);
+  static Holder holder(Part holder, int index) {
+    return new Holder(holder.text("name").orElse("holder " + (index + 1)), holder.objects("licences").stream().map(ContextReader::licence).toList());
   }
 
-  private static Licence licence(JsonNode node, String path) {
-    List<AuthorisationLine> lines = new ArrayList<>();
-    int i = 0;
-    for (JsonNode each : node.path("lines")) {
-      lines.add(line(each, path + ".lines[" + i++ + "]"));
-    }
-    String service = text(node, "service").orElseThrow(() -> problem(path + ".service", "a service such as amateur"));
-    return new Licence(service, text(node, "class").map(word -> word.toLowerCase(Locale.ROOT)), text(node, "callSign"), date(node, "expires", path + ".expires"),
-        lines);
+  private static Licence licence(Part licence) {
+    String service = licence.text("service").orElseThrow(() -> licence.problem("service", "a service such as amateur"));
+    return new Licence(service, licence.text("class").map(word -> word.toLowerCase(Locale.ROOT)), licence.text("callSign"), licence.day("expires"),
+        licence.objects("lines").stream().map(ContextReader::line).toList());
   }
 
-  private static AuthorisationLine line(JsonNode node, String path) {
-    Frequency frequency = text(node, "mhz").flatMap(Frequency::ofMegahertz)
-        .orElseThrow(() -> problem(path + ".mhz", "a frequency in MHz such as \"451.8000\""));
-    Emission emission = text(node, "emission").flatMap(Emission::parse)
-        .orElseThrow(() -> problem(path + ".emission", "a designator such as \"11K2F3E\""));
-    Optional<Area> area = node.hasNonNull("area") ? Optional.of(area(node.get("area"), path + ".area"))
-        : Optional.empty();
-    return new AuthorisationLine(frequency, emission, watts(node, "outputW", path), watts(node, "erpW", path),
-        whole(node, "units", path), area);
+  private static AuthorisationLine line(Part line) {
+    Frequency frequency = line.text("mhz").flatMap(Frequency::ofMegahertz).orElseThrow(() -> line.problem("mhz", "a frequency in MHz such as \"451.8000\""));
+    Emission emission = line.text("emission").flatMap(Emission::parse).orElseThrow(() -> line.problem("emission", "a designator such as \"11K2F3E\""));
+    Optional<Area> area = line.has("area") ? Optional.of(area(line.object("area"))) : Optional.empty();
+    return new AuthorisationLine(frequency, emission, watts(line, "outputW"), watts(line, "erpW"), line.whole("units", 1, MOST_UNITS), area);
+  }
+
+  private static Optional<Watts> watts(Part line, String key) {
+    return line.text(key).map(text -> Watts.parse(text).orElseThrow(() -> line.problem(key, "a power in watts")));
   }
 
   private List<PlanRow> overlay() {
     try {
-      return OverlayReader.rows(root.path("overlay"));
+      return OverlayReader.rows(root.raw("overlay"));
     } catch (RulebookProblem e) {
       throw new FileProblem(1, 1, e.getMessage());
     }
   }
 
   /** A circle, a box between parallels and meridians, or a region. */
-  private static Area area(JsonNode node, String path) {
-    if (node.hasNonNull("south")) {
+  private static Area area(Part area) {
+    if (area.has("south")) {
       try {
-        return new Box(degrees(node, "south", path), degrees(node, "west", path), degrees(node, "north", path),
-            degrees(node, "east", path));
+        return new Box(latitude(area, "south"), longitude(area, "west"), latitude(area, "north"), longitude(area, "east"));
       } catch (IllegalArgumentException e) {
-        throw problem(path, "a box with south below north and west before east");
+        throw area.problem("a box with south below north and west before east");
       }
     }
-    if (node.hasNonNull("region") && !node.hasNonNull("latitude")) {
-      return new Region(text(node, "region").orElseThrow().toUpperCase(Locale.ROOT));
+    if (area.has("region") && !area.has("latitude")) {
+      return region(area);
     }
-    double radius = number(node, "radiusKm", path)
-        .orElseThrow(() -> problem(path + ".radiusKm", "a radius in kilometres"));
-    return circle(place(node, path), radius, path);
+    double radius = radius(area).orElseThrow(() -> area.problem("radiusKm", "a radius in kilometres"));
+    return circle(area, radius);
   }
 
-  private static Circle circle(Place place, double radius, String path) {
-    try {
-      return new Circle(place, radius);
-    } catch (IllegalArgumentException e) {
-      throw problem(path + ".radiusKm", "a radius of 0 to 20000 km");
-    }
+  private static Region region(Part area) {
+    return new Region(area.text("region").orElseThrow().toUpperCase(Locale.ROOT));
   }
 
-  private static double degrees(JsonNode node, String key, String path) {
-    return number(node, key, path).orElseThrow(() -> problem(path + "." + key, "degrees"));
+  private static OptionalDouble radius(Part area) {
+    return area.number("radiusKm", 0, FARTHEST_KM, " km");
   }
 
-  private static Place place(JsonNode node, String path) {
-    double latitude = number(node, "latitude", path).orElseThrow(() -> problem(path + ".latitude", "degrees north"));
-    double longitude = number(node, "longitude", path).orElseThrow(() -> problem(path + ".longitude", "degrees east"));
-    try {
-      return new Place(latitude, longitude, text(node, "region").map(code -> code.toUpperCase(Locale.ROOT)));
-    } catch (IllegalArgumentException e) {
-      throw problem(path, "a latitude of -90 to 90 and a longitude of -180 to 180");
-    }
+  private static Circle circle(Part area, double radius) {
+    Place place = new Place(latitude(area, "latitude"), longitude(area, "longitude"), area.text("region").map(code -> code.toUpperCase(Locale.ROOT)));
+    return new Circle(place, radius);
+  }
+
+  private static double latitude(Part area, String key) {
+    return area.number(key, -90, 90, " degrees north").orElseThrow(() -> area.problem(key, "degrees north"));
+  }
+
+  private static double longitude(Part area, String key) {
+    return area.number(key, -180, 180, " degrees east").orElseThrow(() -> area.problem(key, "degrees east"));
   }
 
   /** The site, the circle or the region that the list is used in. */
   private Optional<Area> site() {
-    JsonNode site = root.path("site");
-    if (site.hasNonNull("latitude") || site.hasNonNull("longitude")) {
-      return Optional.of(circle(place(site, "site"), number(site, "radiusKm", "site").orElse(0.0), "site"));
+    Part site = root.object("site");
+    if (site.has("latitude") || site.has("longitude")) {
+      return Optional.of(circle(site, radius(site).orElse(0)));
     }
-    return text(site, "region").map(code -> new Region(code.toUpperCase(Locale.ROOT)));
+    return site.text("region").map(code -> new Region(code.toUpperCase(Locale.ROOT)));
   }
 
   private Antenna antenna() {
-    JsonNode site = root.path("site");
-    OptionalDouble height = number(site, "antennaHeightM", "site").stream().mapToDouble(Double::doubleValue).findFirst();
-    if (site.hasNonNull("antennaGainDbd") || site.hasNonNull("feedLossDb")) {
-      return ContextFile.antenna(number(site, "antennaGainDbd", "site").orElse(0.0),
-          number(site, "feedLossDb", "site").orElse(0.0)).at(height);
-    }
-    return Antenna.ASSUMED.at(height);
+    Part site = root.object("site");
+    OptionalDouble height = site.number("antennaHeightM", LOWEST_M, HIGHEST_M, " m");
+    OptionalDouble gain = site.number("antennaGainDbd", LEAST_GAIN_DBD, MOST_GAIN_DBD, " dBd");
+    OptionalDouble loss = site.number("feedLossDb", 0, MOST_LOSS_DB, " dB");
+    return gain.isPresent() || loss.isPresent() ? ContextFile.antenna(gain.orElse(0), loss.orElse(0)).at(height) : Antenna.ASSUMED.at(height);
   }
 
   private HouseRules houseRules() {
-    JsonNode node = root.path("houseRules");
-    Optional<HouseRules.DirectTones> tones = text(node, "directTones").map(word -> Arrays
+    Part rules = root.object("houseRules");
+    Optional<HouseRules.DirectTones> tones = rules.text("directTones").map(word -> Arrays
         .stream(HouseRules.DirectTones.values()).filter(each -> each.text().equals(word)).findFirst()
-        .orElseThrow(() -> problem("houseRules.directTones", "open or same-both-ways")));
-    return new HouseRules(tones, whole(node, "maxTimeoutS", "houseRules"),
-        whole(node, "twoMetreRasterKhz", "houseRules"), keying(node.path("keyedTogether")));
+        .orElseThrow(() -> rules.problem("directTones", "open or same-both-ways")));
+    return new HouseRules(tones, rules.whole("maxTimeoutS", 1, MOST_TIMEOUT_S), rules.whole("twoMetreRasterKhz", 1, MOST_RASTER_KHZ), keying(rules));
   }
 
   /** {@code true} for all entries, {@code "zones"} for those of each zone, or bases with the numbers of their entries. */
-  private static Keying keying(JsonNode node) {
+  private static Keying keying(Part rules) {
+    JsonNode node = rules.raw("keyedTogether");
     if (node.isArray()) {
-      List<Keying.Base> bases = new ArrayList<>();
-      for (JsonNode base : node) {
-        String path = "houseRules.keyedTogether[" + bases.size() + "]";
-        Set<String> numbers = new LinkedHashSet<>();
-        base.path("numbers").forEach(number -> numbers.add(JsonText.scalar(number)));
-        bases.add(new Keying.Base(text(base, "name").orElseThrow(() -> problem(path + ".name", "the name of a base")), numbers));
-      }
-      return new Keying(Keying.How.BASES, bases);
+      return new Keying(Keying.How.BASES, rules.objects("keyedTogether").stream().map(base -> new Keying.Base(
+          base.text("name").orElseThrow(() -> base.problem("name", "the name of a base")), new LinkedHashSet<>(base.texts("numbers")))).toList());
     }
     if (node.isMissingNode() || node.isNull() || node.isBoolean()) {
       return node.asBoolean(false) ? Keying.ALL : Keying.NONE;
@@ -187,58 +161,6 @@ final class ContextReader {
     if (node.isString() && node.asString().equals("zones")) {
       return Keying.TEAMS;
     }
-    throw problem("houseRules.keyedTogether", "true, false, \"zones\", or bases such as {\"name\": \"Weir\", \"numbers\": [\"1\", \"5\"]}");
-  }
-
-  private static Optional<String> text(JsonNode node, String key) {
-    return node.hasNonNull(key) ? Optional.of(JsonText.scalar(node.get(key))) : Optional.empty();
-  }
-
-  private static Optional<LocalDate> date(JsonNode node, String key, String path) {
-    return text(node, key).map(text -> {
-      try {
-        return LocalDate.parse(text);
-      } catch (DateTimeException e) {
-        throw problem(path, "a day such as 2026-11-25");
-      }
-    });
-  }
-
-  private static Optional<Watts> watts(JsonNode node, String key, String path) {
-    return parsed(node, key, path, Watts::parse, "a power in watts");
-  }
-
-  private static Optional<Double> number(JsonNode node, String key, String path) {
-    return parsed(node, key, path, text -> {
-      try {
-        return Optional.of(Double.parseDouble(text));
-      } catch (NumberFormatException e) {
-        return Optional.<Double>empty();
-      }
-    }, "a number");
-  }
-
-  private static OptionalInt whole(JsonNode node, String key, String path) {
-    Optional<Integer> value = parsed(node, key, path, text -> {
-      try {
-        return Optional.of(Integer.parseInt(text));
-      } catch (NumberFormatException e) {
-        return Optional.<Integer>empty();
-      }
-    }, "a whole number");
-    return value.isPresent() ? OptionalInt.of(value.get()) : OptionalInt.empty();
-  }
-
-  private static <T> Optional<T> parsed(JsonNode node, String key, String path, Function<String, Optional<T>> read,
-      String expected) {
-    Optional<String> text = text(node, key);
-    if (text.isEmpty()) {
-      return Optional.empty();
-    }
-    return Optional.of(read.apply(text.get()).orElseThrow(() -> problem(path + "." + key, expected)));
-  }
-
-  private static FileProblem problem(String path, String expected) {
-    return new FileProblem(1, 1, path + " should be " + expected);
+    throw rules.problem("keyedTogether", "true, false, \"zones\", or bases such as {\"name\": \"Weir\", \"numbers\": [\"1\", \"5\"]}");
   }
 }

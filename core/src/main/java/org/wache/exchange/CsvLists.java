@@ -19,11 +19,20 @@ public final class CsvLists {
   private CsvLists() {}
 
   /**
-   * Reads a list.
+   * Reads a list of which nothing is kept.
    *
    * @throws FileProblem when it is not a table with a column rx_mhz
    */
   public static ChannelList read(byte[] bytes, String name) {
+    return read(bytes, name, ListLimits.READ_ONLY);
+  }
+
+  /**
+   * Reads a list, row by row: what is over a limit is told where it stands, before more is kept.
+   *
+   * @throws FileProblem when it is not a table with a column rx_mhz, or larger than it may be
+   */
+  public static ChannelList read(byte[] bytes, String name, ListLimits limits) {
     String text = Utf8.decode(bytes);
     long open = openQuote(text, separator(text));
     if (open > 0) { // the parser would take the rest of the file for one field
@@ -31,7 +40,7 @@ public final class CsvLists {
     }
     try (CsvReader<CsvRecord> reader = CsvReader.builder().fieldSeparator(separator(text))
         .allowExtraFields(true).allowMissingFields(true).ofCsvRecord(text)) {
-      return read(reader.iterator(), name);
+      return read(reader.iterator(), name, limits);
     } catch (CsvParseException e) {
       throw new FileProblem(lineOf(e), 1, "not a CSV table: a quoted field is not closed, or has text behind it");
     } catch (java.io.IOException e) {
@@ -87,7 +96,7 @@ public final class CsvLists {
     return SEPARATORS[best];
   }
 
-  private static ChannelList read(Iterator<CsvRecord> rows, String name) {
+  private static ChannelList read(Iterator<CsvRecord> rows, String name, ListLimits limits) {
     if (!rows.hasNext()) {
       throw new FileProblem(1, 1, "the file is empty; expected a header row with at least rx_mhz");
     }
@@ -96,6 +105,7 @@ public final class CsvLists {
     List<Channel> channels = new ArrayList<>();
     while (rows.hasNext()) {
       CsvRecord row = rows.next();
+      limits.oneMore(channels.size(), row.getStartingLineNumber(), 1);
       channels.add(header.channel(row.getFields(), row.getStartingLineNumber()));
     }
     return new ChannelList(name, header.extras(), channels);

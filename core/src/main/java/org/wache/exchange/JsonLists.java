@@ -2,6 +2,7 @@ package org.wache.exchange;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -9,7 +10,10 @@ import java.util.Optional;
 import org.wache.channel.Channel;
 import org.wache.channel.ChannelList;
 import org.wache.channel.Field;
-import tools.jackson.databind.JsonNode;
+import tools.jackson.core.JacksonException;
+import tools.jackson.core.JsonParser;
+import tools.jackson.core.JsonToken;
+import tools.jackson.core.TokenStreamLocation;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -21,53 +25,144 @@ public final class JsonLists {
   private JsonLists() {}
 
   /**
-   * Reads a list.
+   * Reads a list of which nothing is kept.
    *
    * @throws FileProblem when it is not JSON of this format
    */
   public static ChannelList read(byte[] bytes, String otherwiseNamed) {
-    JsonNode root = JsonText.read(bytes);
-    if (!FORMAT.equals(root.path("format").asString(""))) {
-      throw new FileProblem(1, 1, "not a list: expected an object with \"format\": \"" + FORMAT + "\"");
-    }
-    JsonNode rows = root.path("channels");
-    if (!rows.isArray()) {
-      throw new FileProblem(1, 1, "\"channels\" should be an array of entries");
-    }
-    Map<String, Integer> extras = new LinkedHashMap<>();
-    for (JsonNode row : rows) {
-      if (!row.isObject()) {
-        throw new FileProblem(1, 1, "each of \"channels\" should be an object with at least \"rxMhz\"");
-      }
-      row.propertyNames().stream().filter(key -> Field.ofKey(key).isEmpty())
-          .forEach(key -> extras.putIfAbsent(key, extras.size()));
-    }
-    List<Channel> channels = new ArrayList<>();
-    for (JsonNode row : rows) {
-      channels.add(channel(row, extras));
-    }
-    String name = root.path("name").asString("");
-    return new ChannelList(name.isEmpty() ? otherwiseNamed : name, List.copyOf(extras.keySet()), channels);
+    return read(bytes, otherwiseNamed, ListLimits.READ_ONLY);
   }
 
-  private static Channel channel(JsonNode row, Map<String, Integer> extras) {
-    String[] texts = new String[Field.values().length];
-    Arrays.fill(texts, "");
-    String[] more = new String[extras.size()];
-    Arrays.fill(more, "");
-    row.properties().forEach(property -> {
-      if (property.getValue().isContainer()) {
-        throw new FileProblem(1, 1, "\"" + property.getKey() + "\" of an entry should be text");
+  /**
+   * Reads a list, entry by entry: what is over a limit is told where it stands, before more is kept.
+   *
+   * @throws FileProblem when it is not JSON of this format, or larger than it may be
+   */
+  public static ChannelList read(byte[] bytes, String otherwiseNamed, ListLimits limits) {
+    String text = Utf8.decode(bytes);
+    try (JsonParser parser = JsonText.MAPPER.createParser(text)) {
+      return new Reading(parser, limits).list(otherwiseNamed);
+    } catch (JacksonException e) {
+      throw JsonText.problem(e);
+    }
+  }
+
+  /** One pass over a file. */
+  private static final class Reading {
+    private final JsonParser parser;
+    private final ListLimits limits;
+    private final Map<String, Integer> extras = new LinkedHashMap<>();
+    private final List<Row> rows = new ArrayList<>();
+
+    Reading(JsonParser parser, ListLimits limits) {
+      this.parser = parser;
+      this.limits = limits;
+    }
+
+    /** An entry whose further texts stand by the number of their column, until all columns are known. */
+    private record Row(String[] texts, Map<Integer, String> more) {}
+
+    ChannelList list(String otherwiseNamed) {
+      String format = "";
+      String name = "";
+      boolean channels = false;
+      if (parser.nextToken() != JsonToken.START_OBJECT) {
+        throw notAList();
       }
-      String text = JsonText.scalar(property.getValue());
-      Optional<Field> field = Field.ofKey(property.getKey());
-      if (field.isPresent()) {
-        texts[field.get().ordinal()] = text;
-      } else {
-        more[extras.get(property.getKey())] = text;
+      while (parser.nextToken() == JsonToken.PROPERTY_NAME) {
+        String key = parser.currentName();
+        parser.nextToken();
+        switch (key) {
+          case "format" -> format = scalar(key);
+          case "name" -> name = scalar(key);
+          case "channels" -> {
+            channels = true;
+            channels();
+          }
+          default -> parser.skipChildren();
+        }
       }
-    });
-    return Channel.ofTexts(texts, List.of(more));
+      if (parser.nextToken() != null) {
+        throw problem("nothing should follow the end of the list");
+      }
+      if (!FORMAT.equals(format)) {
+        throw notAList();
+      }
+      if (!channels) {
+        throw new FileProblem(1, 1, "\"channels\" should be an array of entries");
+      }
+      return new ChannelList(name.isEmpty() ? otherwiseNamed : name, List.copyOf(extras.keySet()), rows.stream().map(this::channel).toList());
+    }
+
+    private static FileProblem notAList() {
+      return new FileProblem(1, 1, "not a list: expected an object with \"format\": \"" + FORMAT + "\"");
+    }
+
+    private void channels() {
+      if (parser.currentToken() != JsonToken.START_ARRAY) {
+        throw problem("\"channels\" should be an array of entries");
+      }
+      while (parser.nextToken() != JsonToken.END_ARRAY) {
+        if (parser.currentToken() != JsonToken.START_OBJECT) {
+          throw problem("each of \"channels\" should be an object with at least \"rxMhz\"");
+        }
+        TokenStreamLocation at = parser.currentTokenLocation();
+        limits.oneMore(rows.size(), at.getLineNr(), at.getColumnNr());
+        rows.add(row());
+      }
+    }
+
+    private Row row() {
+      String[] texts = new String[Field.values().length];
+      Arrays.fill(texts, "");
+      Map<Integer, String> more = new HashMap<>();
+      while (parser.nextToken() == JsonToken.PROPERTY_NAME) {
+        String key = parser.currentName();
+        parser.nextToken();
+        String text = scalar(key);
+        Optional<Field> field = Field.ofKey(key);
+        if (field.isPresent()) {
+          texts[field.get().ordinal()] = text;
+        } else {
+          more.put(column(key), text);
+        }
+      }
+      return new Row(texts, more);
+    }
+
+    private int column(String key) {
+      Integer known = extras.get(key);
+      if (known != null) {
+        return known;
+      }
+      TokenStreamLocation at = parser.currentTokenLocation();
+      ListLimits.oneMoreColumn(extras.size(), key, at.getLineNr(), at.getColumnNr());
+      extras.put(key, extras.size());
+      return extras.size() - 1;
+    }
+
+    private Channel channel(Row row) {
+      String[] more = new String[extras.size()];
+      Arrays.fill(more, "");
+      row.more().forEach((column, text) -> more[column] = text);
+      return Channel.ofTexts(row.texts(), List.of(more));
+    }
+
+    private String scalar(String key) {
+      JsonToken token = parser.currentToken();
+      if (!token.isScalarValue()) {
+        throw problem("\"" + key + "\" should be text");
+      }
+      String text = token == JsonToken.VALUE_NULL ? "" : token.isNumeric() ? JsonText.plain(parser.getDecimalValue()) : parser.getString();
+      TokenStreamLocation at = parser.currentTokenLocation();
+      ListLimits.text(text, "\"" + key + "\"", at.getLineNr(), at.getColumnNr());
+      return text;
+    }
+
+    private FileProblem problem(String message) {
+      TokenStreamLocation at = parser.currentTokenLocation();
+      return new FileProblem(Math.max(1, at.getLineNr()), Math.max(1, at.getColumnNr()), message);
+    }
   }
 
   /** Writes a list; fields without text are left out. */

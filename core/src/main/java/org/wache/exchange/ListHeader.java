@@ -48,6 +48,7 @@ public final class ListHeader {
       fieldOf[i] = field.map(Field::ordinal).orElse(-1);
       extraOf[i] = field.isPresent() ? -1 : extras.size();
       if (field.isEmpty()) {
+        ListLimits.oneMoreColumn(extras.size(), headings.get(i), line, i + 1L);
         extras.add(Formula.restored(headings.get(i)));
       }
     }
@@ -80,6 +81,9 @@ public final class ListHeader {
     Arrays.fill(more, "");
     for (int i = 0; i < count; i++) {
       String text = Formula.restored(cells.get(i));
+      if (text.length() > ListLimits.TEXT) {
+        ListLimits.text(text, "the text", line, i + 1L);
+      }
       if (fieldOf[i] >= 0) {
         texts[fieldOf[i]] = text;
       } else {

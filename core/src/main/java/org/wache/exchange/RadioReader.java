@@ -5,7 +5,6 @@ import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Set;
 import org.wache.radio.Coverage;
@@ -39,12 +38,14 @@ public final class RadioReader {
   private static final int MOST_SECONDS = 3_600;
   private static final Span ANYWHERE = new Span(1, 9_999_999_999L);
 
-  private final JsonNode node;
-  private final String path;
+  private static final double LEAST_GAIN_DBD = -60;
+  private static final double MOST_GAIN_DBD = 60;
+  private static final double MOST_ERROR_PPM = 1_000;
 
-  private RadioReader(JsonNode node, String path) {
-    this.node = node;
-    this.path = path;
+  private final Part part;
+
+  private RadioReader(Part part) {
+    this.part = part;
   }
 
   /**
@@ -53,31 +54,24 @@ public final class RadioReader {
    * @throws FileProblem when it is not one
    */
   public static RadioModel model(byte[] bytes) {
-    JsonNode node = JsonText.read(bytes);
-    String format = node.path("format").asString("wache-radio/1");
-    if (!node.isObject() || !format.equals("wache-radio/1")) {
-      throw new FileProblem(1, 1, "not a radio model: expected an object with \"format\": \"wache-radio/1\"");
-    }
-    RadioReader reader = new RadioReader(node, "");
-    return reader.model(reader.text("model").filter(text -> !text.isBlank()).orElseThrow(() -> reader.problem("model", "the model's name")));
+    Part part = Part.root(JsonText.read(bytes), "wache-radio/1", "a radio model");
+    return new RadioReader(part).model(part.text("model").filter(text -> !text.isBlank()).orElseThrow(() -> part.problem("model", "the model's name")));
   }
 
   /** Reads a radio of a context: a model with its lock setting and label. */
-  static Radio radio(JsonNode node, String path, int index) {
-    RadioReader reader = new RadioReader(node, path + ".");
-    RadioModel model = reader.model(reader.text("model").orElse("radio " + (index + 1)));
-    Optional<LockMode> lock = reader.text("lock").map(name -> model.coverage().lock(name)
-        .orElseThrow(() -> reader.problem("lock", "one of the model's lock modes")));
-    return new Radio(model, lock, reader.text("unit"), node.path("inhibited").asBoolean(false));
+  static Radio radio(Part part, int index) {
+    RadioModel model = new RadioReader(part).model(part.text("model").orElse("radio " + (index + 1)));
+    Optional<LockMode> lock = part.text("lock").map(name -> model.coverage().lock(name).orElseThrow(() -> part.problem("lock", "one of the model's lock modes")));
+    return new Radio(model, lock, part.text("unit"), part.flag("inhibited"));
   }
 
   private RadioModel model(String name) {
     return new RadioModel(name, text("kind").map(this::kind),
-        node.has("certifiedFor") ? Optional.of(texts("certifiedFor")) : Optional.empty(), coverage(), tuning(), power(),
-        number("antennaGainDbd"), new MemorySize(whole("channels", 1, MOST_MEMORIES), whole("zones", 1, MOST_MEMORIES),
+        part.has("certifiedFor") ? Optional.of(texts("certifiedFor")) : Optional.empty(), coverage(), tuning(), power(),
+        part.number("antennaGainDbd", LEAST_GAIN_DBD, MOST_GAIN_DBD, " dBd"), new MemorySize(whole("channels", 1, MOST_MEMORIES), whole("zones", 1, MOST_MEMORIES),
             whole("channelsPerZone", 1, MOST_MEMORIES), whole("scanChannels", 0, MOST_MEMORIES), whole("edgeSlots", 0, MOST_MEMORIES)),
         display(), tones(), guard(), text("frontPanel").map(this::panel),
-        node.hasNonNull("keypad") ? Optional.of(new RadioReader(node.get("keypad"), path + "keypad.").keypad()) : Optional.empty());
+        part.has("keypad") ? Optional.of(new RadioReader(part.object("keypad")).keypad()) : Optional.empty());
   }
 
   private RadioKind kind(String word) {
@@ -91,27 +85,21 @@ public final class RadioReader {
   }
 
   private Coverage coverage() {
-    List<LockMode> locks = new ArrayList<>();
-    int i = 0;
-    for (JsonNode each : node.path("lockModes")) {
-      RadioReader lock = new RadioReader(each, path + "lockModes[" + i++ + "].");
-      locks.add(new LockMode(lock.text("name").orElseThrow(() -> lock.problem("name", "the setting's name")),
-          lock.spans("transmit")));
-    }
+    List<LockMode> locks = part.objects("lockModes").stream().map(RadioReader::new).map(lock -> new LockMode(
+        lock.text("name").orElseThrow(() -> lock.problem("name", "the setting's name")), lock.spans("transmit"))).toList();
     return new Coverage(spans("transmit"), spans("receive"), locks, texts("lockErases"));
   }
 
   private List<Span> spans(String key) {
     List<Span> spans = new ArrayList<>();
-    int i = 0;
-    for (JsonNode each : node.path(key)) {
-      spans.add(span(each, key + "[" + i++ + "]"));
+    for (JsonNode each : part.array(key)) {
+      spans.add(span(each, key + "[" + spans.size() + "]"));
     }
     return spans;
   }
 
   private Span span(JsonNode pair, String key) {
-    if (pair.isArray() && pair.size() == 2) {
+    if (pair.isArray() && pair.size() == 2 && !pair.get(0).isContainer() && !pair.get(1).isContainer()) {
       Optional<Frequency> low = Frequency.ofMegahertz(JsonText.scalar(pair.get(0)));
       Optional<Frequency> high = Frequency.ofMegahertz(JsonText.scalar(pair.get(1)));
       if (low.isPresent() && high.isPresent() && low.get().compareTo(high.get()) <= 0) {
@@ -128,17 +116,16 @@ public final class RadioReader {
         .map(text -> Mode.parse(text).orElseThrow(() -> problem("modes", "modes such as FM and NFM"))).toList();
     List<Frequency> table = texts("frequencyTable").stream().map(text -> Frequency.ofMegahertz(text)
         .orElseThrow(() -> problem("frequencyTable", "frequencies in MHz in the order of their numbers"))).toList();
-    return new Tuning(steps, modes, number("frequencyErrorPpm"), table);
+    return new Tuning(steps, modes, part.number("frequencyErrorPpm", 0, MOST_ERROR_PPM, " ppm"), table);
   }
 
   private List<PowerLevels> power() {
     List<PowerLevels> all = new ArrayList<>();
-    int i = 0;
-    for (JsonNode each : node.path("powerBands")) {
-      RadioReader band = new RadioReader(each, path + "powerBands[" + i++ + "].");
-      all.add(new PowerLevels(band.span(each.path("mhz"), "mhz"), band.levels("levelsW")));
+    for (Part each : part.objects("powerBands")) {
+      RadioReader band = new RadioReader(each);
+      all.add(new PowerLevels(band.span(each.raw("mhz"), "mhz"), band.levels("levelsW")));
     }
-    if (node.path("powerLevelsW").size() > 0) {
+    if (!part.array("powerLevelsW").isEmpty()) {
       all.add(new PowerLevels(ANYWHERE, levels("powerLevelsW")));
     }
     return all;
@@ -170,7 +157,7 @@ public final class RadioReader {
   }
 
   private ToneAbility tones() {
-    if (!node.has("tones") && !node.has("toneTable")) {
+    if (!part.has("tones") && !part.has("toneTable")) {
       return ToneAbility.UNKNOWN;
     }
     Set<ToneAbility.Kind> kinds = EnumSet.noneOf(ToneAbility.Kind.class);
@@ -193,21 +180,17 @@ public final class RadioReader {
     texts("transmitInhibit").forEach(word -> inhibits.add(Arrays.stream(Guard.Inhibit.values())
         .filter(each -> each.name().equalsIgnoreCase(word)).findFirst()
         .orElseThrow(() -> problem("transmitInhibit", "out of channel, band and radio"))));
-    return new Guard(seconds, node.path("busyLockout").asBoolean(false), inhibits);
+    return new Guard(seconds, part.flag("busyLockout"), inhibits);
   }
 
   private Keypad keypad() {
     Keypad.Method method = text("method").flatMap(word -> Arrays.stream(Keypad.Method.values())
         .filter(each -> each.text().equals(word)).findFirst()).orElseThrow(() -> problem("method", "two-frequencies or shift"));
-    JsonNode keys = node.path("keys");
-    List<Keypad.Setting> settings = new ArrayList<>();
-    int i = 0;
-    for (JsonNode each : node.path("settings")) {
-      settings.add(new RadioReader(each, path + "settings[" + i++ + "].").setting());
-    }
-    return new Keypad(method, whole("digits", 6, 7).orElse(7), new Keypad.Keys(keys.path("set").asString("Set"), keys.path("up").asString("Up"),
-        keys.path("down").asString("Down"), keys.path("keep").asString("Keep"), keys.path("back").asString("Back"),
-        keys.path("direct").asString("F/M"), keys.path("side").asString("A/B")), settings);
+    Part keys = part.object("keys");
+    List<Keypad.Setting> settings = part.objects("settings").stream().map(each -> new RadioReader(each).setting()).toList();
+    return new Keypad(method, whole("digits", 6, 7).orElse(7), new Keypad.Keys(keys.text("set").orElse("Set"), keys.text("up").orElse("Up"),
+        keys.text("down").orElse("Down"), keys.text("keep").orElse("Keep"), keys.text("back").orElse("Back"),
+        keys.text("direct").orElse("F/M"), keys.text("side").orElse("A/B")), settings);
   }
 
   private Keypad.Setting setting() {
@@ -219,39 +202,18 @@ public final class RadioReader {
   }
 
   private Optional<String> text(String key) {
-    return node.hasNonNull(key) ? Optional.of(JsonText.scalar(node.get(key))) : Optional.empty();
+    return part.text(key);
   }
 
   private List<String> texts(String key) {
-    List<String> texts = new ArrayList<>();
-    JsonNode values = node.path(key);
-    if (!values.isMissingNode() && !values.isNull() && !values.isArray()) {
-      throw problem(key, "a list in square brackets");
-    }
-    values.forEach(each -> texts.add(JsonText.scalar(each)));
-    return texts;
+    return part.texts(key);
   }
 
   private OptionalInt whole(String key, int least, int most) {
-    return text(key).map(text -> {
-      if (!text.matches("[0-9]{1,6}") || Integer.parseInt(text) < least || Integer.parseInt(text) > most) {
-        throw problem(key, "a whole number from " + least + " to " + most);
-      }
-      return OptionalInt.of(Integer.parseInt(text));
-    }).orElse(OptionalInt.empty());
-  }
-
-  private OptionalDouble number(String key) {
-    return text(key).map(text -> {
-      try {
-        return OptionalDouble.of(Double.parseDouble(text));
-      } catch (NumberFormatException e) {
-        throw problem(key, "a number");
-      }
-    }).orElse(OptionalDouble.empty());
+    return part.whole(key, least, most);
   }
 
   private FileProblem problem(String key, String expected) {
-    return new FileProblem(1, 1, path + key + " should be " + expected);
+    return part.problem(key, expected);
   }
 }

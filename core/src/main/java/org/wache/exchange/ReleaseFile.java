@@ -218,10 +218,15 @@ public final class ReleaseFile {
   /**
    * A part, audited again under the rulebook and on the day of the release.
    *
+   * @throws FileProblem when what it was held against cannot be read
    * @throws org.wache.rulebook.RulebookProblem when that rulebook does not ship with this application
    */
   public Audit again(Part part) {
-    return new Auditor(Register.ALL, part.context().under(RulebookReader.with(rulebook(), additions()).on(day()), day(), part.context().holders())).audit(part.list());
+    try {
+      return new Auditor(Register.ALL, part.context().under(RulebookReader.with(rulebook(), additions()).on(day()), day(), part.context().holders())).audit(part.list());
+    } catch (IllegalArgumentException e) {
+      throw new FileProblem(1, 1, "not a release: what a part of it was held against cannot be read: " + e.getMessage());
+    }
   }
 
   private static byte[] bytes(JsonNode node) {

@@ -33,9 +33,12 @@ public final class OverlayReader {
   }
 
   private static PlanRow row(JsonNode node, String place) {
-    Span span = span(text(node, "mhz").orElse(""), place);
+    if (!node.isObject()) {
+      throw new RulebookProblem(place + " should be an object such as {\"mhz\": \"446.000-446.100\", \"uses\": \"fm-simplex\"}");
+    }
+    Span span = span(text(node, place, "mhz").orElse(""), place);
     TreeSet<PlanUse> uses = new TreeSet<>();
-    for (String word : text(node, "uses").orElse("any").trim().split("[\\s,]+")) {
+    for (String word : text(node, place, "uses").orElse("any").trim().split("[\\s,]+")) {
       try {
         uses.add(PlanUse.of(word));
       } catch (IllegalArgumentException e) {
@@ -43,11 +46,11 @@ public final class OverlayReader {
       }
     }
     List<Long> offsets = new ArrayList<>();
-    node.path("offsetsMhz").forEach(each -> offsets.add(offset(each.asString(""), place)));
+    list(node, place, "offsetsMhz").forEach(each -> offsets.add(offset(each.asString(""), place)));
     List<Raster> rasters = new ArrayList<>();
-    node.path("rasters").forEach(each -> rasters.add(raster(each.asString(""), place)));
-    return new PlanRow(span, uses, text(node, "calling"), offsets, rasters, false, text(node, "note"),
-        text(node, "warning"), true);
+    list(node, place, "rasters").forEach(each -> rasters.add(raster(each.asString(""), place)));
+    return new PlanRow(span, uses, text(node, place, "calling"), offsets, rasters, false, text(node, place, "note"),
+        text(node, place, "warning"), true);
   }
 
   private static Span span(String text, String place) {
@@ -85,7 +88,18 @@ public final class OverlayReader {
     throw problem(place, "rasters", "a first channel in MHz and a step in kHz such as 442.000+25", text);
   }
 
-  private static Optional<String> text(JsonNode node, String key) {
+  private static JsonNode list(JsonNode node, String place, String key) {
+    JsonNode list = node.path(key);
+    if (!list.isArray() && !list.isMissingNode() && !list.isNull() || list.valueStream().anyMatch(JsonNode::isContainer)) {
+      throw new RulebookProblem(place + ": " + key + " should be a list of texts or numbers");
+    }
+    return list;
+  }
+
+  private static Optional<String> text(JsonNode node, String place, String key) {
+    if (node.path(key).isContainer()) {
+      throw new RulebookProblem(place + ": " + key + " should be a text");
+    }
     Optional<String> text = node.hasNonNull(key) ? Optional.of(node.get(key).asString("").trim()) : Optional.empty();
     return text.filter(each -> !each.isEmpty())
         .map(each -> each.substring(0, Math.min(LONGEST_TEXT, each.length())));

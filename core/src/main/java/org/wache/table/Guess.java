@@ -61,7 +61,7 @@ public final class Guess {
       Table.Row row = table.rows().get(i);
       boolean entry = row.cells().stream().anyMatch(cell -> Contents.isFrequency(cell, edition));
       long known = row.cells().stream().filter(cell -> Headings.isOne(cell)).count();
-      if (!entry && known > most && known * 3 >= row.filled()) {
+      if (!entry && known > most && known * 3 >= row.filled() && !isEntry(row, edition)) {
         most = known;
         best = i;
       }
@@ -71,8 +71,14 @@ public final class Guess {
     }
     boolean words = table.rows().size() > 1 && table.rows().get(0).filled() > 1
         && table.rows().get(0).cells().stream().noneMatch(cell -> cell.matches(".*[0-9]{2,}.*"))
-        && table.rows().get(1).cells().stream().anyMatch(cell -> Contents.isFrequency(cell, edition));
+        && table.rows().get(1).cells().stream().anyMatch(cell -> Contents.isFrequency(cell, edition)) && !isEntry(table.rows().get(0), edition);
     return words ? Optional.of(0) : Optional.empty();
+  }
+
+  /** Whether a row says an entry by itself: by a channel of a service, or by a frequency with words around it. */
+  private static boolean isEntry(Table.Row row, Edition edition) {
+    return AddLine.read(row.text(), edition, HouseRules.NONE).best().channel().isPresent()
+        || row.cells().stream().anyMatch(cell -> AddLine.read(cell.strip(), edition, HouseRules.NONE).best().channel().isPresent());
   }
 
   private String headingOf(int column) {

@@ -131,6 +131,13 @@ final class Headings {
         ? Math.min(EXACT - 1, CONTAINED + A_WORD * parts - 2 * (words.size() - parts)) : 0;
   }
 
+  /** Whether these are headings beyond doubt: at least two usual ones, and no fewer than half of all, without a figure in any. */
+  static boolean areSurely(List<String> cells) {
+    long filled = cells.stream().filter(cell -> !cell.isBlank()).count();
+    long known = cells.stream().filter(Headings::isOne).count();
+    return known >= Math.min(2, filled) && known * 2 >= filled && known > 0 && cells.stream().noneMatch(cell -> cell.matches(".*[0-9]{3,}.*"));
+  }
+
   /** Whether a text is one of the usual headings, word for word. */
   static boolean isOne(String text) {
     return fits(text).values().stream().anyMatch(fit -> fit == EXACT);

@@ -28,7 +28,7 @@ import org.wache.words.WrittenTone;
  * A table read row by row into entries. No row is lost: what is no entry is kept aside with the reason.
  *
  * @param extraColumns headings of the columns that are kept as they are
- * @param rows every row of the table but the headings, in order
+ * @param rows every row of the table but the headings, in order; what was taken for headings and may be none is among them
  */
 public record TableReading(List<String> extraColumns, List<RowReading> rows) {
 
@@ -153,6 +153,8 @@ public record TableReading(List<String> extraColumns, List<RowReading> rows) {
           rows.add(aside(row, "It stands above the headings."));
         } else if (mapping.heading().isEmpty() || i > mapping.heading().get()) {
           rows.add(row.cells().equals(headings) ? aside(row, "The headings stand here again.") : row(row));
+        } else if (!Headings.areSurely(headings)) {
+          rows.add(aside(row, "Taken for the headings of the columns."));
         }
       }
       return new TableReading(List.copyOf(extraColumns), List.copyOf(rows));

@@ -14,6 +14,9 @@ public final class TextTable {
   private static final int SAMPLE = 200;
   private static final double AGREE = 0.6;
   private static final int LONGEST_QUOTE = 20;
+  /** Blank lines count too. */
+  private static final int MOST_LINES = 5 * Table.MOST_ROWS;
+  private static final int LONGEST_LINE = Table.MOST_COLUMNS * Table.LONGEST_CELL / 10;
   private static final Pattern LINES = Pattern.compile("\r\n|\r|\n");
   private static final Pattern RUN_OF_SPACES = Pattern.compile(" {2,}|\t+");
 
@@ -25,7 +28,15 @@ public final class TextTable {
    * @throws TableProblem when it is larger than a table may be
    */
   public static Table read(String text) {
+    if (text.chars().filter(c -> c == '\n' || c == '\r').limit(MOST_LINES + 1L).count() > MOST_LINES) {
+      throw new TableProblem("The text has more than " + MOST_LINES + " lines. Bring it in in parts.");
+    }
     List<String> lines = LINES.splitAsStream(text).toList();
+    for (int i = 0; i < lines.size(); i++) {
+      if (lines.get(i).length() > LONGEST_LINE) {
+        throw new TableProblem("Line " + (i + 1) + " has more than " + LONGEST_LINE + " characters: that is no table of entries. Look whether it is the right file.");
+      }
+    }
     List<String> sample = joined(lines).stream().filter(line -> !line.isBlank()).limit(SAMPLE).toList();
     char best = 0;
     double most = 0;

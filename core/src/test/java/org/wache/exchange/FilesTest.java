@@ -144,9 +144,9 @@ class FilesTest {
   @ParameterizedTest
   @CsvSource(delimiter = '|', value = {
       "{\"on\":\"soon\"}|on should be a day",
-      "{\"site\":{\"latitude\":95,\"longitude\":0}}|site should be a latitude",
+      "{\"site\":{\"latitude\":95,\"longitude\":0}}|site.latitude should be a number from -90 to 90 degrees north",
       "{\"site\":{\"latitude\":45}}|site.longitude",
-      "{\"site\":{\"latitude\":45,\"longitude\":0,\"radiusKm\":-1}}|site.radiusKm should be a radius",
+      "{\"site\":{\"latitude\":45,\"longitude\":0,\"radiusKm\":-1}}|site.radiusKm should be a number from 0 to 20000 km",
       "{\"overlay\":{}}|overlay should be a list of rows",
       "{\"overlay\":[{\"mhz\":\"x\"}]}|overlay row 1: mhz should be a range",
       "{\"overlay\":[{\"mhz\":\"146.5\",\"uses\":\"tea\"}]}|overlay row 1: uses should be out of cw",

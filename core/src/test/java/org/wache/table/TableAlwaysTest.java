@@ -58,7 +58,7 @@ class TableAlwaysTest {
       Table table = TextTable.read(text).unfolded();
       Mapping mapping = Guess.of(table, EDITION);
       TableReading reading = TableReading.of(table, mapping, EDITION, HouseRules.NONE);
-      int heading = mapping.heading().isPresent() ? 1 : 0;
+      int heading = mapping.heading().filter(row -> Headings.areSurely(table.rows().get(row).cells())).isPresent() ? 1 : 0;
       assertThat(reading.rows()).as("file %s:%n%s", i, text).hasSize(table.rows().size() - heading)
           .allMatch(row -> row.entry().isPresent() != row.aside().isPresent());
       Set<String> held = held(table);
@@ -80,6 +80,36 @@ class TableAlwaysTest {
   private static Set<String> held(Table table) {
     return table.rows().stream().flatMap(row -> row.cells().stream()).flatMap(cell -> wordsOf(cell).stream())
         .collect(Collectors.toSet());
+  }
+
+  private static final List<String> NAMES = List.of("Call", "Name", "Tone", "Mode", "Ridge", "River watch", "Scan", "Channel", "Use", "Kitchen", "Net", "Power", "Note", "Weir rpt", "");
+  private static final List<String> PLACES = List.of("146.52", "146.520 MHz", "146,550", "gmrs 7", "GMRS 16 rpt", "frs 3", "FRS 14", "462.5625", "146.94-", "146.940/146.340", "murs 2",
+      "wx 2", "147.135 +", "162.55", "marine 16", "cb 9", "440.0 simplex", "about 146.5");
+  private static final List<String> REST = List.of("FM", "NFM", "direct", "listen", "100.0", "D023", "none", "yes", "no", "5 W", "Low", "High", "-", "+", "", "600", "narrow", "off", "TSQL", "MHz");
+
+  /** Rows as people type them, and no headings over them: each becomes an entry, or is kept aside with its reason. */
+  @Test
+  void aTableWithoutHeadingsLosesNoRow() {
+    Random random = new Random(20261127);
+    for (int i = 0; i < 1_000; i++) {
+      int columns = 1 + random.nextInt(5);
+      int place = random.nextInt(columns);
+      int name = random.nextInt(columns);
+      String separator = List.of(",", ";", "\t", " | ").get(random.nextInt(4));
+      List<String> lines = new ArrayList<>();
+      for (int row = 0; row < 1 + random.nextInt(6); row++) {
+        List<String> cells = new ArrayList<>();
+        for (int column = 0; column < columns; column++) {
+          List<String> from = column == place ? PLACES : column == name ? NAMES : REST;
+          cells.add(from.get(random.nextInt(from.size())));
+        }
+        lines.add(String.join(separator, cells));
+      }
+      String text = String.join("\n", lines) + "\n";
+      Table table = TextTable.read(text).unfolded();
+      TableReading reading = TableReading.of(table, Guess.of(table, EDITION), EDITION, HouseRules.NONE);
+      assertThat(reading.rows()).as("table %s:%n%s", i, text).hasSize(table.rows().size()).allMatch(row -> row.entry().isPresent() != row.aside().isPresent());
+    }
   }
 
   @Test

@@ -96,7 +96,7 @@ class TableTest {
   @Test
   void thePlanTellsTheOutputFromTheInput() {
     assertThat(entries(read("Freq. A,Freq. B,who\n146.34,146.94,Ridge\n147.735,147.135,Weir\n449.15,444.15,Gauge\n")))
-        .containsExactly("1,Ridge,146.940,146.340,FM", "2,Weir,147.135,147.735,FM", "3,Gauge,444.150,449.150,FM");
+        .containsExactly("line 1: Taken for the headings of the columns.", "1,Ridge,146.940,146.340,FM", "2,Weir,147.135,147.735,FM", "3,Gauge,444.150,449.150,FM");
     assertThat(entries(read("Input,Output,Tone In,Tone Out,City\n146.34,146.94,100,,Ternhead\n147.735,147.135,114.8,114.8,Weirton\n")))
         .containsExactly("1,Ternhead,146.940,146.340,FM,,,100.0", "2,Weirton,147.135,147.735,FM,,,114.8,114.8");
   }

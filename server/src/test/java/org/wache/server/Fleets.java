@@ -168,8 +168,12 @@ final class Fleets {
   }
 
   static void pause() {
+    pause(100);
+  }
+
+  static void pause(int ms) {
     try {
-      Thread.sleep(100);
+      Thread.sleep(ms);
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
       throw new AssertionError(e);

@@ -105,11 +105,14 @@ final class RawHttp implements Closeable {
     return line.toString(StandardCharsets.ISO_8859_1).stripTrailing();
   }
 
-  /** Whether the server still holds the connection open, without anything to read on it. */
+  /** Whether the server still holds the connection open; what it has sent is read and thrown away. */
   boolean isOpen() {
     try {
-      socket.setSoTimeout(50);
-      return in.read() >= 0;
+      socket.setSoTimeout(1);
+      while (in.read() >= 0) {
+        continue;
+      }
+      return false;
     } catch (java.net.SocketTimeoutException e) {
       return true;
     } catch (IOException e) {

@@ -8,13 +8,11 @@ import org.wache.audit.EntryRule;
 import org.wache.audit.Finding;
 import org.wache.audit.RulePage;
 import org.wache.audit.Slug;
-import org.wache.channel.Channel;
 import org.wache.channel.Field;
 
 /** Two entries with one number: a radio has one memory for both, and the later one wins. */
 public final class DuplicateNumber implements EntryRule {
 
-  private static final int LONGEST_NUMBER = 9;
 
   @Override
   public Slug slug() {
@@ -48,10 +46,7 @@ public final class DuplicateNumber implements EntryRule {
   }
 
   private static Change free(Entry entry) {
-    long highest = entry.list().channels().stream().map(Channel::number)
-        .filter(text -> text.length() <= LONGEST_NUMBER && text.matches("[0-9]+"))
-        .mapToLong(Long::parseLong).max().orElse(0);
-    String next = Long.toString(highest + 1);
+    String next = Long.toString(entry.listFacts().highestNumber() + 1);
     return Change.of("Number it " + next, Field.NUMBER, next);
   }
 }

@@ -1,12 +1,10 @@
 package org.wache.audit.fit;
 
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
 import java.util.Set;
-import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.wache.audit.Change;
 import org.wache.audit.Finding;
@@ -15,7 +13,6 @@ import org.wache.audit.FitRule;
 import org.wache.audit.RulePage;
 import org.wache.audit.Slug;
 import org.wache.audit.Sum;
-import org.wache.channel.Channel;
 import org.wache.channel.Field;
 import org.wache.radio.Memories;
 import org.wache.radio.MemorySize;
@@ -61,10 +58,8 @@ public final class RadioCapacity implements FitRule {
 
   /** The first place that is free: another zone, or the lowest number that no entry has. */
   private static List<Change> places(Fit fit, MemorySize size) {
-    List<Channel> channels = fit.entry().list().channels();
     if (size.zones().isPresent()) {
-      Map<String, Integer> filled = new LinkedHashMap<>();
-      channels.forEach(each -> filled.merge(each.text(Field.ZONE).strip(), 1, Integer::sum));
+      Map<String, Integer> filled = fit.entry().listFacts().zones();
       String zone = filled.entrySet().stream().filter(each -> each.getValue() < size.perZone().orElse(Integer.MAX_VALUE)).map(Map.Entry::getKey)
           .findFirst().orElse("Zone " + (filled.size() + 1));
       return List.of(Change.of("Put it into " + (zone.isEmpty() ? "no zone" : zone), Field.ZONE, zone));
@@ -72,7 +67,7 @@ public final class RadioCapacity implements FitRule {
     if (!fit.entry().memories(fit.radio()).byNumber()) {
       return List.of();
     }
-    Set<String> taken = channels.stream().map(each -> each.number().strip()).collect(Collectors.toSet());
+    Set<String> taken = fit.entry().listFacts().numbers();
     return IntStream.rangeClosed(1, size.channels().orElse(0)).mapToObj(Integer::toString).filter(number -> !taken.contains(number)).limit(1)
         .map(number -> Change.of("Number it " + number, Field.NUMBER, number)).toList();
   }

@@ -3,9 +3,7 @@ package org.wache.audit.tone;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 import java.util.stream.IntStream;
-import java.util.stream.Stream;
 import org.wache.audit.Change;
 import org.wache.audit.Finding;
 import org.wache.audit.Route;
@@ -13,7 +11,6 @@ import org.wache.audit.RouteRule;
 import org.wache.audit.RulePage;
 import org.wache.audit.Slug;
 import org.wache.audit.Words;
-import org.wache.channel.Channel;
 import org.wache.channel.Field;
 import org.wache.rulebook.ToneTable;
 import org.wache.signal.Tone;
@@ -60,18 +57,13 @@ public final class ToneDefault implements RouteRule {
   }
 
   private static List<Change> cures(Route route, boolean sent, boolean heard) {
-    Set<Tone> used = route.entry().list().channels().stream()
-        .flatMap(ToneDefault::tones).collect(Collectors.toSet());
+    Set<Tone> used = route.entry().listFacts().tones();
     return IntStream.rangeClosed(FIRST_OFFER, LAST_OFFER)
         .mapToObj(code -> route.entry().tones().consumerCode(code).orElseThrow())
         .filter(tone -> !used.contains(tone))
         .limit(1)
         .map(tone -> change(tone, sent, heard))
         .toList();
-  }
-
-  private static Stream<Tone> tones(Channel channel) {
-    return Stream.concat(channel.sends().stream(), channel.opensOn().stream());
   }
 
   private static Change change(Tone tone, boolean sent, boolean heard) {

@@ -13,13 +13,14 @@ import org.springframework.http.ResponseCookie;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
+import org.wache.server.database.Perishable;
 
 /**
  * Browsers from which somebody has signed in before. Their tries are counted by themselves, so that whoever guesses at a name from
  * elsewhere keeps nobody out who is at home there. To know the browser is no right: the password is asked all the same.
  */
 @Component
-class KnownBrowsers {
+class KnownBrowsers implements Perishable {
 
   private static final String COOKIE = "wache-browser";
   private static final String PATH = "/api/session";
@@ -71,7 +72,8 @@ class KnownBrowsers {
   }
 
   /** Takes away those from which nobody signed in for long. */
-  int sweep() {
+  @Override
+  public int sweep() {
     return jdbc.sql("delete from known_browser where used_at < now() - make_interval(days => :days)").param("days", (int) KEPT.toDays()).update();
   }
 }

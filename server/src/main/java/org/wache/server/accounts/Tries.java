@@ -12,6 +12,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
+import org.wache.server.database.Perishable;
 
 /**
  * Counts what may be guessed, before the guess is looked at: one statement asks whether there is a wait and counts the try, so that
@@ -19,7 +20,7 @@ import org.springframework.transaction.annotation.Transactional;
  * seconds, at most four minutes; a day without a try and all of it is forgotten.
  */
 @Repository
-class Tries {
+class Tries implements Perishable {
 
   /** The longest wait that there is. */
   static final Duration LONGEST = Duration.ofMinutes(4);
@@ -115,6 +116,7 @@ class Tries {
   }
 
   /** Takes away what nobody tried for a day. */
+  @Override
   public int sweep() {
     return jdbc.sql("delete from sign_in_try where last_at < :forgotten and blocked_until < :now").param("forgotten", now().minus(FORGOTTEN)).param("now", now()).update();
   }

@@ -9,6 +9,7 @@ import org.wache.exchange.CsvLists;
 import org.wache.exchange.FileProblem;
 import org.wache.exchange.JsonLists;
 import org.wache.exchange.ListHeader;
+import org.wache.exchange.ListLimits;
 import org.wache.server.problems.Refused;
 import org.wache.server.sheets.Sheet;
 import org.wache.server.sheets.Workbook;
@@ -46,7 +47,7 @@ record Arrival(Optional<ChannelList> list, List<Sheet> sheets) {
     String text = TextBytes.decode(bytes, encoding);
     String start = text.stripLeading();
     if (start.startsWith("{") || start.startsWith("[")) {
-      return new Arrival(Optional.of(JsonLists.read(bytes, name)), List.of());
+      return new Arrival(Optional.of(JsonLists.read(bytes, name, ListLimits.KEPT)), List.of());
     }
     if (start.isEmpty()) {
       throw new Refused("There is nothing in it but blanks.");
@@ -86,7 +87,7 @@ record Arrival(Optional<ChannelList> list, List<Sheet> sheets) {
       return Optional.empty();
     }
     try {
-      return Optional.of(CsvLists.read(text.getBytes(java.nio.charset.StandardCharsets.UTF_8), name));
+      return Optional.of(CsvLists.read(text.getBytes(java.nio.charset.StandardCharsets.UTF_8), name, ListLimits.KEPT));
     } catch (FileProblem e) {
       return Optional.empty(); // then as any table: what cannot be read is kept aside
     }

@@ -13,6 +13,9 @@ import org.springframework.stereotype.Repository;
 import org.wache.exchange.JsonLists;
 import org.wache.server.sheets.Sheet;
 import org.wache.table.Table;
+import org.wache.server.database.Hold;
+import org.wache.server.database.Perishable;
+import org.wache.server.problems.Refused;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
@@ -20,7 +23,7 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** Tables that were brought in, how tables were last read, and the rows that made no entry. */
 @Repository
-class IntakeStore {
+class IntakeStore implements Perishable {
 
   private static final JsonMapper JSON = JsonMapper.builder().build();
 
@@ -30,12 +33,31 @@ class IntakeStore {
     this.jdbc = jdbc;
   }
 
+  /** So many files, and so many bytes of them, a group keeps before they become lists. */
+  private static final int MOST = 40;
+  private static final long MOST_BYTES = 100L * 1024 * 1024;
+
   /** A file as it is kept until it becomes a list. */
   record Kept(long id, long club, String name, Arrival arrival) {}
 
-  /** Keeps a file, and forgets those of the group that nobody took in for a week. */
+  /**
+   * Keeps a file. Of more than a group keeps at a time the oldest go, unless they came within the hour.
+   *
+   * @throws Refused when so much came in within the hour
+   */
   long add(long club, long account, String name, Arrival arrival) {
-    jdbc.sql("delete from intake where club_id = :club and made_at < now() - interval '7 days'").param("club", club).update();
+    Hold.row(jdbc, "club", club);
+    jdbc.sql("""
+            delete from intake where club_id = :club and made_at < now() - interval '1 hour' and id not in (
+              select id from (select id, sum(octet_length(sheets)) over (order by id desc) as bytes, row_number() over (order by id desc) as place
+                from intake where club_id = :club) as kept where place < :most and bytes < :mostBytes)
+            """)
+        .param("club", club).param("most", MOST).param("mostBytes", MOST_BYTES).update();
+    boolean full = jdbc.sql("select count(*) >= :most or coalesce(sum(octet_length(sheets)), 0) >= :mostBytes from intake where club_id = :club").param("most", MOST)
+        .param("mostBytes", MOST_BYTES).param("club", club).query(Boolean.class).single();
+    if (full) {
+      throw new Refused("Your group brought in " + MOST + " files, or " + MOST_BYTES / 1024 / 1024 + " MB, within the hour and took none of them. Take in what is wanted, or wait.");
+    }
     return jdbc.sql("insert into intake (club_id, account_id, name, sheets) values (:club, :account, :name, :sheets) returning id")
         .param("club", club).param("account", account).param("name", name).param("sheets", packed(arrival))
         .query(Long.class).single();
@@ -51,6 +73,12 @@ class IntakeStore {
         .query((row, number) -> new Kept(row.getLong("id"), row.getLong("club_id"), row.getString("name"),
             unpacked(row.getBytes("sheets"), row.getString("name"))))
         .optional();
+  }
+
+  /** Forgets what nobody took in for a week. */
+  @Override
+  public int sweep() {
+    return jdbc.sql("delete from intake where made_at < now() - interval '7 days'").update();
   }
 
   void remove(long intake) {

@@ -16,6 +16,11 @@ import org.wache.audit.Auditor;
 import org.wache.audit.register.Register;
 import org.wache.channel.ChannelList;
 import org.wache.server.rulebooks.Rulebooks;
+import java.util.function.Supplier;
+import org.wache.exchange.FileProblem;
+import org.wache.rulebook.RulebookProblem;
+import org.wache.server.problems.Fault;
+import org.wache.server.problems.Unjudgeable;
 
 /**
  * Audits of the lists' newest versions, kept while they are looked at. A version of a list never changes, so that what
@@ -97,14 +102,14 @@ class Audits {
 
   /** As {@link #context} today, under the rules of another day. */
   AuditContext contextUnderRulesOf(Source source, LocalDate rules) {
-    return placed(source).at(rules, today(), store.carriers(List.of(source.head().id())).get(source.head().id()),
-        source.head().overlay(), source.head().radios(), rulebooks.of(rulebook(source)));
+    return readable(() -> placed(source).at(rules, today(), store.carriers(List.of(source.head().id())).get(source.head().id()),
+        source.head().overlay(), source.head().radios(), rulebooks.of(rulebook(source))));
   }
 
   /** As {@link #context} today, under another rulebook as it is on a day. */
   AuditContext contextUnder(Source source, Rulebook rulebook, LocalDate rules) {
-    return placed(source).at(rules, today(), store.carriers(List.of(source.head().id())).get(source.head().id()),
-        source.head().overlay(), source.head().radios(), rulebook);
+    return readable(() -> placed(source).at(rules, today(), store.carriers(List.of(source.head().id())).get(source.head().id()),
+        source.head().overlay(), source.head().radios(), rulebook));
   }
 
   /** Those of the roster as holders under the rulebook of a list. */
@@ -118,7 +123,16 @@ class Audits {
   }
 
   private AuditContext context(Source source, LocalDate day, List<RosterHolder> carriers, String overlay) {
-    return placed(source).at(day, carriers, overlay, source.head().radios(), rulebooks.of(rulebook(source)));
+    return readable(() -> placed(source).at(day, carriers, overlay, source.head().radios(), rulebooks.of(rulebook(source))));
+  }
+
+  /** What a list is held against was checked when it was entered; what was entered before it was checked so far is told, not guessed. */
+  private static AuditContext readable(Supplier<AuditContext> context) {
+    try {
+      return context.get();
+    } catch (FileProblem | RulebookProblem | IllegalArgumentException e) {
+      throw new Unjudgeable(e.getMessage());
+    }
   }
 
   /** A variant is used where its parent is, under its house rules. */
@@ -164,17 +178,33 @@ class Audits {
     if (!unknown.isEmpty()) {
       Map<Long, List<ListStore.Stored>> entries = store.entries(unknown.stream().map(Source::entriesOf).distinct().toList());
       Map<Long, List<RosterHolder>> carriers = store.carriers(unknown.stream().map(each -> each.head().id()).toList());
-      unknown.forEach(each -> summaries.put(key(each, day), summary(each.head(), audited(each,
+      unknown.forEach(each -> summaries.put(key(each, day), summarised(each, () -> audited(each,
           context(each, day, carriers.get(each.head().id())), entries.get(each.entriesOf())))));
     }
     return sources.stream().map(each -> Optional.ofNullable(summaries.get(key(each, day)))
-        .orElseGet(() -> summary(each.head(), of(each)))).toList();
+        .orElseGet(() -> summarised(each, () -> of(each)))).toList();
+  }
+
+  /** One list that cannot be judged says so in its own row, and is no reason not to show the others. */
+  private static Views.ListSummary summarised(Source source, Supplier<Audited> audited) {
+    try {
+      return summary(source.head(), audited.get());
+    } catch (Unjudgeable problem) {
+      return unjudged(source.head(), problem.getMessage());
+    } catch (IllegalArgumentException | IllegalStateException | ArithmeticException | NullPointerException | IndexOutOfBoundsException problem) {
+      return unjudged(source.head(), Fault.of(problem).words());
+    }
+  }
+
+  private static Views.ListSummary unjudged(ListStore.Head head, String why) {
+    return new Views.ListSummary(head.id(), head.name(), head.version(), 0, new Views.Counts(0, 0, 0, 0), head.changedAt(), head.changedBy(), List.of(),
+        head.parent().orElse(null), why);
   }
 
   private static Views.ListSummary summary(ListStore.Head head, Audited audited) {
     return new Views.ListSummary(head.id(), head.name(), head.version(), audited.stored().size(),
         DeskWriter.counts(audited.audit()), head.changedAt(), head.changedBy(),
         audited.audit().auditor().context().holders().stream().map(holder -> holder.name()).toList(),
-        head.parent().orElse(null));
+        head.parent().orElse(null), null);
   }
 }

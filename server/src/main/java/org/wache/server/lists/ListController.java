@@ -41,6 +41,7 @@ import org.wache.exchange.Assumptions;
 import org.wache.exchange.CsvLists;
 import org.wache.exchange.JsonLists;
 import org.wache.exchange.ListFiles;
+import org.wache.exchange.ListLimits;
 import org.wache.licence.Holder;
 import org.wache.server.accounts.WhoAsks;
 import org.wache.server.problems.Missing;
@@ -48,6 +49,7 @@ import org.wache.server.problems.Refused;
 import org.wache.server.sheets.ListWorkbook;
 import org.wache.server.web.OneLine;
 import org.wache.server.web.OneLineText;
+import org.wache.server.problems.Unjudgeable;
 
 /** Lists under audit. */
 @RestController
@@ -97,7 +99,7 @@ class ListController {
       throw new Refused("A file has up to 20 MB. Split it.");
     }
     String plain = name.isBlank() ? "Untitled" : OneLineText.of(name.substring(0, Math.min(name.length(), 200)));
-    ChannelList list = ListFiles.read(bytes, plain);
+    ChannelList list = ListFiles.read(bytes, plain, ListLimits.KEPT);
     long id = service.add(who.account(principal).id(), group, list, service.initial(group));
     return new Made(id, list.name(), list.channels().size());
   }
@@ -105,7 +107,24 @@ class ListController {
   /** The list under audit, today or as of another day. */
   @GetMapping("/api/lists/{list}")
   Views.Desk desk(Principal principal, @PathVariable long list, @RequestParam Optional<LocalDate> on) {
-    ListService.Seen seen = service.seen(who.account(principal).id(), list, on.orElse(audits.today()));
+    long account = who.account(principal).id();
+    try {
+      return desk(service.seen(account, list, on.orElse(audits.today())));
+    } catch (Unjudgeable problem) {
+      return unjudged(service.source(account, list), on.orElse(audits.today()), problem.getMessage());
+    }
+  }
+
+  /** The place and the house rules are there all the same, so that they can be mended. */
+  private Views.Desk unjudged(Source source, LocalDate on, String why) {
+    ListStore.Head head = source.head();
+    Optional<ListStore.Head> parent = source.parent();
+    return new Views.Desk(head.id(), head.clubId(), head.name(), version(source), on, audits.today(), audits.rulebook(source), "", service.choice(head), List.of(),
+        Context.of(parent.map(ListStore.Head::context).orElse(head.context())).settings(), parent.map(each -> new Views.Parent(each.id(), each.name())).orElse(null),
+        new Views.Counts(0, 0, 0, 0), List.of(), head.extraColumns(), List.of(), why);
+  }
+
+  private Views.Desk desk(ListService.Seen seen) {
     ListStore.Head head = seen.head();
     Audit audit = seen.audited().audit();
     AuditContext context = audit.auditor().context();
@@ -115,7 +134,7 @@ class ListController {
         context.holders().stream().map(ListController::carrier).toList(),
         Context.of(parent.map(ListStore.Head::context).orElse(head.context())).settings(),
         parent.map(each -> new Views.Parent(each.id(), each.name())).orElse(null), DeskWriter.counts(audit),
-        Assumptions.of(audit), head.extraColumns(), seen.audited().slips());
+        Assumptions.of(audit), head.extraColumns(), seen.audited().slips(), null);
   }
 
   /** A variant changes when it or its parent does. */

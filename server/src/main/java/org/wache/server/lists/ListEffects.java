@@ -12,6 +12,7 @@ import org.wache.audit.Finding;
 import org.wache.rulebook.Edition;
 import org.wache.rulebook.Rulebook;
 import org.wache.server.rulebooks.Rulebooks;
+import org.wache.server.problems.Unjudgeable;
 
 /** Works out what a change of the rules or of the group's plan does to a group's lists, before it is made. */
 @Component
@@ -75,8 +76,12 @@ public class ListEffects {
   private List<ListEffect> ofSources(long account, long club, Other other) {
     List<ListEffect> effects = new ArrayList<>();
     for (Source source : service.sources(account, club)) {
-      other.of(source).map(after -> effect(source, audits.of(source), after))
-          .filter(effect -> !effect.changed().isEmpty()).ifPresent(effects::add);
+      try {
+        other.of(source).map(after -> effect(source, audits.of(source), after))
+            .filter(effect -> !effect.changed().isEmpty()).ifPresent(effects::add);
+      } catch (Unjudgeable problem) {
+        continue; // its own row says so
+      }
     }
     return effects;
   }

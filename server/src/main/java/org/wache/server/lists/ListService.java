@@ -16,6 +16,7 @@ import org.springframework.transaction.annotation.Transactional;
 import org.wache.channel.Channel;
 import org.wache.channel.ChannelList;
 import org.wache.channel.Field;
+import org.wache.exchange.ListLimits;
 import org.wache.rulebook.Edition;
 import org.wache.server.accounts.AccountStore;
 import org.wache.server.papers.PapersJson;
@@ -28,15 +29,15 @@ import org.wache.server.web.OneLineText;
 @Service
 class ListService {
 
-  private static final int MOST_ENTRIES = 20_000;
-  private static final int LONGEST_TEXT = 2_000;
 
+  private final Quota quota;
   private final ListStore store;
   private final AccountStore accounts;
   private final Audits audits;
   private final Rulebooks rulebooks;
 
-  ListService(ListStore store, AccountStore accounts, Audits audits, Rulebooks rulebooks) {
+  ListService(ListStore store, AccountStore accounts, Audits audits, Rulebooks rulebooks, Quota quota) {
+    this.quota = quota;
     this.rulebooks = rulebooks;
     this.store = store;
     this.accounts = accounts;
@@ -48,11 +49,12 @@ class ListService {
     if (!accounts.isMember(account, club)) {
       throw new Missing("The group");
     }
-    if (list.channels().size() > MOST_ENTRIES) {
-      throw new Refused("A list holds up to " + MOST_ENTRIES + " entries; this file has " + list.channels().size()
+    if (list.channels().size() > ListLimits.KEPT.entries()) {
+      throw new Refused("A list holds up to " + ListLimits.KEPT.entries() + " entries; this file has " + list.channels().size()
           + ". Split it.");
     }
     list.channels().forEach(ListService::checked);
+    quota.room(club, 1, list.channels());
     long id = store.add(club, account, context.json(), new ChannelList(OneLineText.of(list.name()), list.extraColumns(), list.channels()));
     store.setEditionSeen(id, edition(context).dates().id());
     return id;
@@ -77,8 +79,8 @@ class ListService {
   }
 
   private static void checked(String what, String text) {
-    if (text.length() > LONGEST_TEXT || text.indexOf('\0') >= 0 || text.indexOf('\u001F') >= 0) {
-      throw new Refused("The text in " + what + " is longer than " + LONGEST_TEXT
+    if (text.length() > ListLimits.TEXT || text.indexOf('\0') >= 0 || text.indexOf('\u001F') >= 0) {
+      throw new Refused("The text in " + what + " is longer than " + ListLimits.TEXT
           + " characters, or holds control characters. Shorten or clean it.");
     }
   }
@@ -240,6 +242,10 @@ class ListService {
    */
   @Transactional
   public Outcome change(long account, long list, Views.Changes changes) {
+    List<Views.Change> adding = changes.changes().stream().filter(change -> !change.kind().equals("edit")).toList();
+    if (adding.size() > 1) { // a press adds one entry; what adds many is held to what a group may keep
+      quota.room(group(account, list), 0, adding.stream().map(change -> Channel.of(fields(change.after()))).toList());
+    }
     ListStore.Head head = own(store.lockedHead(account, list).orElseThrow(() -> new Missing("The list")), account);
     List<Views.ConflictingEntry> conflicts = new ArrayList<>();
     Map<Long, ListStore.Stored> stored = new HashMap<>();
@@ -254,6 +260,9 @@ class ListService {
     List<Long> added = new ArrayList<>();
     for (Views.Change change : changes.changes()) {
       apply(list, version, change).ifPresent(added::add);
+    }
+    if (!adding.isEmpty() && store.order(list).size() > ListLimits.KEPT.entries()) {
+      throw new Refused("A list holds up to " + ListLimits.KEPT.entries() + " entries; with these it would have more. Nothing was saved.");
     }
     boolean ordered = changes.order().isPresent();
     if (ordered) {
@@ -283,14 +292,18 @@ class ListService {
   /** Adds entries behind the others; further columns that the list has not yet are added to it. */
   @Transactional
   public void append(long account, long list, ChannelList more) {
+    quota.room(group(account, list), 0, more.channels());
     ListStore.Head head = own(store.lockedHead(account, list).orElseThrow(() -> new Missing("The list")), account);
     int already = store.order(list).size();
-    if (already + more.channels().size() > MOST_ENTRIES) {
-      throw new Refused("A list holds up to " + MOST_ENTRIES + " entries; with these it would have "
+    if (already + more.channels().size() > ListLimits.KEPT.entries()) {
+      throw new Refused("A list holds up to " + ListLimits.KEPT.entries() + " entries; with these it would have "
           + (already + more.channels().size()) + ".");
     }
     List<String> columns = new ArrayList<>(head.extraColumns());
     more.extraColumns().stream().filter(column -> !columns.contains(column)).forEach(columns::add);
+    if (columns.size() > ListLimits.FURTHER_COLUMNS) {
+      throw new Refused("A list has up to " + ListLimits.FURTHER_COLUMNS + " columns besides the known ones; with these it would have " + columns.size() + ".");
+    }
     List<Channel> channels = more.channels().stream().map(channel -> {
       String[] extras = new String[columns.size()];
       java.util.Arrays.fill(extras, "");
@@ -305,6 +318,11 @@ class ListService {
     store.addEntries(list, version, store.lastPosition(list) + 1, channels);
     store.advance(head, account, ListChange.of("appended", 0, channels.size()));
     store.rememberOrder(list, version);
+  }
+
+  /** The group of a list: what is held of a group is held before its lists are, so that no two wait for each other. */
+  private long group(long account, long list) {
+    return store.head(account, list).orElseThrow(() -> new Missing("The list")).clubId();
   }
 
   private ListStore.Stored found(long list, long entry) {

@@ -255,6 +255,7 @@ class ListStore {
 
   /** All entries in one statement: each field travels as an array of its texts. */
   void addEntries(long list, int version, int from, List<Channel> channels) {
+    jdbc.sql("update channel_list set size_chars = size_chars + :chars where id = :list").param("chars", Quota.characters(channels)).param("list", list).update();
     String arrays = Arrays.stream(FIELDS).map(field -> ":" + field.column()).collect(Collectors.joining(", "));
     JdbcClient.StatementSpec insert = jdbc.sql("insert into entry (list_id, version, position, " + COLUMNS
             + ", extras) select :list, :version, row, " + COLUMNS + ", string_to_array(extra, chr(31))"

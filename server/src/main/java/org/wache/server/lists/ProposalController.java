@@ -35,6 +35,7 @@ import org.wache.server.tones.ToneTables;
 import org.wache.signal.Frequency;
 import org.wache.signal.Tone;
 import org.wache.words.WrittenTone;
+import org.wache.server.problems.Unjudgeable;
 
 /** Proposals for a list as a whole: another service, tones, names, order. Each is seen before it is taken. */
 @RestController
@@ -161,7 +162,15 @@ class ProposalController {
   private List<ListService.Seen> others(long account, ListService.Seen seen) {
     return service.sources(account, seen.head().clubId()).stream()
         .filter(each -> each.head().id() != seen.head().id() && each.parent().isEmpty())
-        .map(each -> service.seen(account, each.head().id())).toList();
+        .flatMap(each -> judged(account, each.head().id()).stream()).toList();
+  }
+
+  private Optional<ListService.Seen> judged(long account, long list) {
+    try {
+      return Optional.of(service.seen(account, list));
+    } catch (Unjudgeable problem) {
+      return Optional.empty(); // its own row says so
+    }
   }
 
   /** A tone for each direct channel. */

@@ -19,18 +19,18 @@ public final class Views {
 
   private Views() {}
 
-  /** A list in a list of lists. */
+  /** A list in a list of lists; unjudged says why it cannot be judged, and then its counts say nothing. */
   record ListSummary(long id, String name, int version, int entries, Counts counts, OffsetDateTime changedAt,
-      String changedBy, List<String> carriers, @Schema(nullable = true) Long parent) {}
+      String changedBy, List<String> carriers, @Schema(nullable = true) Long parent, @Schema(nullable = true) String unjudged) {}
 
   /** How many entries came to each verdict. */
   public record Counts(int hold, int query, int listen, int clear) {}
 
-  /** A list under audit. */
+  /** A list under audit; unjudged says why it cannot be judged, and then there are no slips. */
   record Desk(long id, long groupId, String name, int version, LocalDate on, LocalDate today, String rulebook,
       String edition, CarrierChoice choice, List<Carrier> holders, Settings settings,
       @Schema(nullable = true) Parent parent, Counts counts, List<String> assumptions, List<String> extraColumns,
-      List<Slip> slips) {}
+      List<Slip> slips, @Schema(nullable = true) String unjudged) {}
 
   /** Someone who carries the list. */
   record Carrier(@OneLine @NotNull String name, @NotNull List<@NotNull @Valid CarriedLicence> licences) {}

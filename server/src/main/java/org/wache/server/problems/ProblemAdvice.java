@@ -48,6 +48,11 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
   }
 
   @ExceptionHandler
+  ProblemDetail unjudgeable(Unjudgeable problem) {
+    return detail(HttpStatus.UNPROCESSABLE_CONTENT, "The list cannot be judged", problem.getMessage());
+  }
+
+  @ExceptionHandler
   ProblemDetail missing(Missing problem) {
     return detail(HttpStatus.NOT_FOUND, "Not found", problem.getMessage());
   }

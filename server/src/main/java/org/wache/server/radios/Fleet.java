@@ -14,6 +14,7 @@ import org.wache.radio.RadioModel;
 import org.wache.server.accounts.AccountStore;
 import org.wache.server.problems.Missing;
 import org.wache.signal.Tone;
+import org.wache.exchange.FileProblem;
 
 /** The radios of a group as the audit and the bench need them. */
 @Component
@@ -49,7 +50,7 @@ public class Fleet {
   /** The models that have tables of tones of their own, with their tones in the order of the models' own numbers. */
   public Map<String, List<Tone>> toneTables(long club) {
     Map<String, List<Tone>> tables = new LinkedHashMap<>();
-    store.models(club).stream().map(Fleet::model).filter(model -> !model.tones().table().isEmpty())
+    store.models(club).stream().flatMap(each -> readable(each).stream()).filter(model -> !model.tones().table().isEmpty())
         .forEach(model -> tables.put(model.name(), model.tones().table()));
     return tables;
   }
@@ -62,7 +63,11 @@ public class Fleet {
       units.computeIfAbsent(unit.modelId(), any -> new LinkedHashMap<>()).merge(List.of(unit.lock(), unit.inhibited()), 1, Integer::sum);
     }
     for (RadioStore.StoredModel stored : store.models(club)) {
-      RadioModel model = model(stored);
+      Optional<RadioModel> read = readable(stored);
+      if (read.isEmpty()) {
+        continue; // the page of the radios says so, and a list that is meant for it cannot be judged
+      }
+      RadioModel model = read.get();
       Map<List<Object>, Integer> set = units.getOrDefault(stored.id(), Map.of());
       if (set.isEmpty()) {
         all.add(new Setting(stored.id(), Radio.of(model), 0));
@@ -82,6 +87,15 @@ public class Fleet {
 
   static RadioModel model(RadioStore.StoredModel stored) {
     return RadioReader.model(stored.body().getBytes(StandardCharsets.UTF_8));
+  }
+
+  /** A model, unless it was entered before all of it was checked, and cannot be. */
+  static Optional<RadioModel> readable(RadioStore.StoredModel stored) {
+    try {
+      return Optional.of(model(stored));
+    } catch (FileProblem e) {
+      return Optional.empty();
+    }
   }
 
   static Radio radio(RadioStore.StoredUnit unit, RadioModel model) {

@@ -28,6 +28,7 @@ import org.wache.rulebook.Edition;
 import org.wache.server.accounts.WhoAsks;
 import org.wache.server.problems.Missing;
 import org.wache.server.rulebooks.Editions;
+import org.wache.exchange.FileProblem;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Models of radio, the radios of a group, and who has them. */
@@ -107,23 +108,30 @@ class RadioController {
 
   @SuppressWarnings("unchecked")
   private static ModelView model(RadioStore.StoredModel stored, int units) {
-    RadioModel model = Fleet.model(stored);
     Map<String, Object> body = JSON.readValue(stored.body(), Map.class);
+    RadioModel model;
+    try {
+      model = Fleet.model(stored);
+    } catch (FileProblem e) {
+      return new ModelView(stored.id(), stored.version(), stored.name(), "", String.valueOf(body.getOrDefault("note", "")),
+          List.of(new Ability("Cannot be read", e.getMessage() + ". Change it.")), List.of(), units, false, body);
+    }
     return new ModelView(stored.id(), stored.version(), stored.name(), model.kind().map(kind -> kind.words()).orElse(""),
         String.valueOf(body.getOrDefault("note", "")), Abilities.of(model).stream().map(each -> new Ability(each.what(), each.value())).toList(),
         model.coverage().lockModes().stream().map(LockMode::name).toList(), units, model.keypad().isPresent(), body);
   }
 
   private List<UnitView> units(long group, Edition edition) {
-    Map<Long, RadioModel> models = new HashMap<>();
+    Map<Long, RadioStore.StoredModel> models = new HashMap<>();
     Map<Long, RadioStore.Held> out = byUnit(store.out(group), RadioStore.Held::unit);
     Map<Long, RadioStore.Loaded> loads = byUnit(store.loads(group), RadioStore.Loaded::unit);
     Map<Long, RadioStore.OutOfTolerance> held = byUnit(store.outOfTolerance(group), RadioStore.OutOfTolerance::unit);
     Map<Long, RadioStore.Work> work = byUnit(store.work(group), RadioStore.Work::unit);
     return store.units(group).stream().map(unit -> {
-      RadioModel model = models.computeIfAbsent(unit.modelId(), id -> Fleet.model(store.modelOf(id)));
-      List<RadioFact> facts = RadioFacts.of(Fleet.radio(unit, model), edition).stream()
-          .map(fact -> new RadioFact(fact.weight() == RadioFacts.Weight.WARNING, fact.text(), fact.source())).toList();
+      RadioStore.StoredModel model = models.computeIfAbsent(unit.modelId(), store::modelOf);
+      List<RadioFact> facts = Fleet.readable(model).map(read -> RadioFacts.of(Fleet.radio(unit, read), edition).stream()
+          .map(fact -> new RadioFact(fact.weight() == RadioFacts.Weight.WARNING, fact.text(), fact.source())).toList())
+          .orElseGet(() -> List.of(new RadioFact(true, "Its model cannot be read; nothing of it can be judged.", "")));
       RadioStore.Work newest = work.get(unit.id());
       return new UnitView(unit.id(), unit.version(), unit.modelId(), model.name(), unit.serial(), unit.label(), unit.lock(), unit.inhibited(),
           unit.owner(), out.containsKey(unit.id()) ? custody(out.get(unit.id())) : null,

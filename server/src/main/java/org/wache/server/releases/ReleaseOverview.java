@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.wache.server.lists.ListTaking;
+import org.wache.server.problems.Unjudgeable;
 
 /** How a group's releases stand: what speaks against them, which lists are on their way out, which radios are behind. */
 @Component
@@ -68,7 +69,12 @@ public class ReleaseOverview {
       if (newest.isPresent() && !changed) {
         continue;
       }
-      Gating.Brief brief = gating.brief(account, list.list());
+      Gating.Brief brief;
+      try {
+        brief = gating.brief(account, list.list());
+      } catch (Unjudgeable problem) {
+        continue; // its own row says so
+      }
       if (changed || brief.complete()) {
         waiting.add(new Waiting(list.list(), brief.name(), newest.map(ReleaseStore.Head::number).orElse(0), brief.missing(),
             brief.complete() && !brief.signed(), brief.lastChange()));

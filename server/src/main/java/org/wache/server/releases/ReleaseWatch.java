@@ -25,6 +25,8 @@ import org.wache.release.Matter;
 import org.wache.rulebook.Edition;
 import org.wache.server.radios.Fleet;
 import org.wache.server.rulebooks.Rulebooks;
+import org.wache.exchange.FileProblem;
+import org.wache.rulebook.RulebookProblem;
 
 /**
  * Holds releases that are in use against today: the licences as they are now, the radios as they are now, the edition in
@@ -65,10 +67,19 @@ class ReleaseWatch {
     List<Object> key = List.of(head.id(), standing.roster(), standing.overlay(), standing.radios(), rulebooks.version(), today);
     List<Reason> reasons = known.get(key);
     if (reasons == null) {
-      reasons = judged(head, ReleaseFile.read(store.body(head.id()).getBytes(StandardCharsets.UTF_8)), standing, today);
+      reasons = reasonsOf(head, standing, today);
       known.put(key, reasons);
     }
     return reasons;
+  }
+
+  /** What cannot be held against today is worth a look: nobody knows whether it stands. */
+  private List<Reason> reasonsOf(ReleaseStore.Head head, ReleaseStore.Standing standing, LocalDate today) {
+    try {
+      return judged(head, ReleaseFile.read(store.body(head.id()).getBytes(StandardCharsets.UTF_8)), standing, today);
+    } catch (FileProblem | RulebookProblem | IllegalArgumentException e) {
+      return List.of(new Reason(false, "", "", "", "It cannot be held against today: " + e.getMessage() + ".", ""));
+    }
   }
 
   private List<Reason> judged(ReleaseStore.Head head, ReleaseFile file, ReleaseStore.Standing standing, LocalDate today) {

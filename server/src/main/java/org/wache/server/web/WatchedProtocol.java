@@ -2,6 +2,7 @@ package org.wache.server.web;
 
 import java.io.IOException;
 import java.net.SocketTimeoutException;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -11,8 +12,6 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import org.apache.coyote.AbstractProcessor;
-import org.apache.coyote.Constants;
-import org.apache.coyote.Request;
 import org.apache.coyote.http11.Http11NioProtocol;
 import org.apache.tomcat.util.net.NioChannel;
 import org.apache.tomcat.util.net.SocketEvent;
@@ -25,15 +24,16 @@ import org.apache.tomcat.util.net.SocketWrapperBase;
  */
 public final class WatchedProtocol extends Http11NioProtocol {
 
-  private static final long HEADERS_NS = TimeUnit.SECONDS.toNanos(20);
   private static final int LOOK_EVERY_S = 1;
 
+  private volatile long headersNs = TimeUnit.SECONDS.toNanos(20);
   private volatile int mostOfAnAddress = Integer.MAX_VALUE;
   private volatile Set<String> proxies = Set.of();
   private ScheduledExecutorService watch;
 
-  /** How many connections one address may hold; those of proxies, which speak for many, are not counted. */
-  void limit(int most, Set<String> trustedProxies) {
+  /** How long headers may take, and how many connections one address may hold; those of proxies, which speak for many, are not counted. */
+  void limit(Duration headers, int most, Set<String> trustedProxies) {
+    headersNs = headers.toNanos();
     mostOfAnAddress = most;
     proxies = trustedProxies;
   }
@@ -65,7 +65,7 @@ public final class WatchedProtocol extends Http11NioProtocol {
         String address = String.valueOf(connection.getRemoteAddr());
         held.merge(address, 1, Integer::sum);
         long begun = begun(connection);
-        if (begun > 0 && System.nanoTime() - begun > HEADERS_NS) {
+        if (begun > 0 && System.nanoTime() - begun > headersNs) {
           end(connection);
         } else if (begun != 0) {
           waiting.computeIfAbsent(address, any -> new ArrayList<>()).add(connection);
@@ -87,11 +87,9 @@ public final class WatchedProtocol extends Http11NioProtocol {
     if (!(connection.getCurrentProcessor() instanceof AbstractProcessor processor)) {
       return -1;
     }
-    Request request = processor.getRequest();
-    if (request.getRequestProcessor().getStage() != Constants.STAGE_PARSE) {
-      return 0;
-    }
-    return request.getStartTimeNanos() < 0 ? -1 : request.getStartTimeNanos();
+    // A processor stays with a connection while its request is told, and while its body comes in: then it is asynchronous.
+    long began = processor.getRequest().getStartTimeNanos();
+    return processor.isAsync() ? 0 : began < 0 ? -1 : began;
   }
 
   private void end(SocketWrapperBase<NioChannel> connection) {

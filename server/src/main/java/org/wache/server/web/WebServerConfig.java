@@ -1,6 +1,7 @@
 package org.wache.server.web;
 
 import jakarta.servlet.DispatcherType;
+import java.time.Duration;
 import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.Set;
@@ -27,7 +28,7 @@ class WebServerConfig {
   /** Proxies are believed by their addresses and no others: what else says it came for somebody speaks for itself. */
   @Bean
   WebServerFactoryCustomizer<TomcatServletWebServerFactory> container(@Value("${wache.trusted-proxies}") String proxies,
-      @Value("${wache.connections-of-an-address}") int connections) {
+      @Value("${wache.connections-of-an-address}") int connections, @Value("${wache.patience}") Duration patience) {
     Set<String> trusted = Arrays.stream(proxies.split("[,\\s]+")).filter(each -> !each.isBlank()).collect(Collectors.toSet());
     return factory -> {
       if (!trusted.isEmpty()) {
@@ -39,7 +40,7 @@ class WebServerConfig {
       }
       factory.addEngineValves(new ContainerHeaders());
       factory.setProtocol(WatchedProtocol.class.getName());
-      factory.addConnectorCustomizers(connector -> ((WatchedProtocol) connector.getProtocolHandler()).limit(connections, trusted));
+      factory.addConnectorCustomizers(connector -> ((WatchedProtocol) connector.getProtocolHandler()).limit(patience, connections, trusted));
     };
   }
 
@@ -54,8 +55,8 @@ class WebServerConfig {
   }
 
   @Bean
-  FilterRegistrationBean<WholeBodies> wholeBodies() {
-    return first(new WholeBodies(), AFTER_SESSIONS, DispatcherType.REQUEST, DispatcherType.ASYNC);
+  FilterRegistrationBean<WholeBodies> wholeBodies(@Value("${wache.patience}") Duration patience) {
+    return first(new WholeBodies(patience), AFTER_SESSIONS, DispatcherType.REQUEST, DispatcherType.ASYNC);
   }
 
   @Bean

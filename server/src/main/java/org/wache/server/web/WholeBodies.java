@@ -14,6 +14,7 @@ import jakarta.servlet.ServletResponse;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.time.Duration;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
@@ -35,10 +36,16 @@ final class WholeBodies implements Filter {
   private static final long MOST_OF_A_FILE = 48L * 1024 * 1024; // over 20 MB, whoever takes the file refuses it
   /** What is still listened to after a refusal, so that whoever sends gets to read it. */
   private static final long PATIENCE = 64L * 1024 * 1024;
-  private static final long GRACE_NS = TimeUnit.SECONDS.toNanos(20);
   private static final long PACE_BYTES_A_S = 2048;
   private static final long LONGEST_MS = TimeUnit.MINUTES.toMillis(10);
   private static final long LISTENING_ON_MS = TimeUnit.SECONDS.toMillis(5);
+
+  private final long graceNs;
+
+  /** With the time after which a body has to keep its pace. */
+  WholeBodies(Duration grace) {
+    graceNs = grace.toNanos();
+  }
 
   /** Why a body is not read. */
   private record Refused(HttpStatus status, String title, String text) {}
@@ -77,11 +84,11 @@ final class WholeBodies implements Filter {
     return request.getContentLengthLong() > 0 || request.getHeader("Transfer-Encoding") != null;
   }
 
-  private static void begin(HttpServletRequest request, HttpServletResponse response) throws IOException {
+  private void begin(HttpServletRequest request, HttpServletResponse response) throws IOException {
     long most = most(request);
     Optional<Refused> refused = refusedAtOnce(request, most);
     AsyncContext later = request.startAsync(request, response);
-    Reading reading = new Reading(later, request, refused.isPresent() ? 0 : most);
+    Reading reading = new Reading(later, request, refused.isPresent() ? 0 : most, graceNs);
     later.addListener(reading);
     if (refused.isPresent()) {
       later.setTimeout(LISTENING_ON_MS);
@@ -132,6 +139,7 @@ final class WholeBodies implements Filter {
     private final HttpServletRequest request;
     private final ServletInputStream input;
     private final long most;
+    private final long graceNs;
     private final ReadBody body = new ReadBody();
     private final byte[] part = new byte[16 * 1024];
     private final long begun = System.nanoTime();
@@ -139,11 +147,12 @@ final class WholeBodies implements Filter {
     private boolean answered;
     private boolean over;
 
-    Reading(AsyncContext later, HttpServletRequest request, long most) throws IOException {
+    Reading(AsyncContext later, HttpServletRequest request, long most, long graceNs) throws IOException {
       this.later = later;
       this.request = request;
       this.input = request.getInputStream();
       this.most = most;
+      this.graceNs = graceNs;
     }
 
     @Override
@@ -155,7 +164,7 @@ final class WholeBodies implements Filter {
         }
         read += count;
         long waited = System.nanoTime() - begun;
-        if (read > PATIENCE || waited > GRACE_NS && read < waited / 1_000_000_000.0 * PACE_BYTES_A_S) {
+        if (read > PATIENCE || waited > graceNs && read < waited / 1_000_000_000.0 * PACE_BYTES_A_S) {
           hangUp();
         } else if (read > most) {
           body.close(); // nothing more is kept; the rest is heard out, so that the answer can be read
