@@ -12,6 +12,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.wache.server.database.Sweeps;
 import tools.jackson.databind.JsonNode;
 
 /** Values that nobody means, files that nobody has, and many people at one instant. */
@@ -91,7 +92,7 @@ class AbsurdTest {
     }
     assertThat(who.get("/api/lists/" + bad + "/matrix").body()).contains("This list cannot be judged");
     JsonNode desk = Browserless.json(who.get("/api/lists/" + bad));
-    assertThat(desk.path("unjudged").asString()).contains("3100".isEmpty() ? "" : "antennaGainDbd");
+    assertThat(desk.path("unjudged").asString()).contains("antennaGainDbd");
     HttpResponse<String> mended = who.put("/api/lists/" + bad + "/settings", "{\"before\":" + desk.path("settings") + ",\"after\":{" + NO_SETTINGS + "}}");
     assertThat(mended.statusCode()).as(mended.body()).isEqualTo(204);
     assertThat(Browserless.json(who.get("/api/lists/" + bad)).path("unjudged").isNull()).isTrue();
@@ -179,7 +180,8 @@ class AbsurdTest {
     assertThat(answers.stream().map(HttpResponse::statusCode).filter(status -> status == 200)).hasSize(1);
     assertThat(answers.stream().map(HttpResponse::statusCode).filter(status -> status == 422)).hasSize(19);
     JsonNode station = Browserless.json(ada.get("/api/groups/" + ada.group() + "/stations")).path("stations").path(0);
-    List<HttpResponse<String>> stations = together(20, i -> (i % 2 == 0 ? ada : Browserless.signedIn(server.address(), "reviewer")).put("/api/stations/" + station.path("id").asLong(),
+    Browserless jonas = Browserless.signedIn(server.address(), "reviewer");
+    List<HttpResponse<String>> stations = together(20, i -> (i % 2 == 0 ? ada : jonas).put("/api/stations/" + station.path("id").asLong(),
         "{\"version\":" + station.path("version").asInt() + ",\"form\":" + station.path("form") + "}"));
     assertThat(stations).noneSatisfy(answer -> assertThat(answer.statusCode()).isEqualTo(404));
     assertThat(stations.stream().filter(answer -> answer.statusCode() == 204)).hasSize(1);
@@ -245,8 +247,6 @@ class AbsurdTest {
       assertThat(kept).isBetween(1, 2);
       assertThat(answer.statusCode()).isEqualTo(422);
       assertThat(answer.body()).contains("A group keeps up to 200 entries in all of its lists", "ask the administrator");
-      byte[] long1 = ("number,rx_mhz,note\n1,162.550," + "x".repeat(2000) + "\n").repeat(1).getBytes(java.nio.charset.StandardCharsets.UTF_8);
-      assertThat(neighbour.file(path, long1).statusCode()).isIn(201, 422);
     }
   }
 
@@ -256,7 +256,7 @@ class AbsurdTest {
     long young = Browserless.json(who.file("/api/groups/" + who.group() + "/intakes?name=t", "Freq,Name\n146.55,B\n".getBytes(java.nio.charset.StandardCharsets.UTF_8))).path("id").asLong();
     jdbc.sql("update intake set made_at = now() - interval '8 days' where id = :id").param("id", old).update();
     jdbc.sql("insert into sign_in_try (key, tries, blocked_until, last_at) values ('name long-ago', 3, now() - interval '3 days', now() - interval '3 days')").update();
-    int swept = org.wache.server.database.Sweeps.now(server.bean(org.springframework.context.ApplicationContext.class));
+    int swept = Sweeps.now(server.bean(Sweeps.DAILY));
     assertThat(swept).isGreaterThanOrEqualTo(2);
     assertThat(who.get("/api/intakes/" + old).statusCode()).isEqualTo(404);
     assertThat(who.get("/api/intakes/" + young).statusCode()).isEqualTo(200);

@@ -102,11 +102,93 @@ class BackupTest {
     Path damaged = place.resolve("damaged.backup");
     Files.write(damaged, java.util.Arrays.copyOf(bytes, bytes.length * 2 / 3));
     Path other = Files.writeString(place.resolve("other"), "not a backup");
-    for (Path bad : java.util.List.of(damaged, other)) {
+    Path changed = place.resolve("changed.backup");
+    byte[] flipped = bytes.clone();
+    flipped[bytes.length / 2] ^= 1;
+    Files.write(changed, flipped);
+    for (Path bad : java.util.List.of(damaged, changed, other, place.resolve("nosuch"), foreign(place), newer(place, file), unfinished(place, file), withoutRows(place, file))) {
       Ended ended = wache(database, "restore", bad.toString());
       assertThat(ended.status()).as(ended.said()).isEqualTo(2);
       assertThat(ended.said()).contains("nothing was changed");
-      assertThat(everything(database)).isEqualTo(before);
+      assertThat(everything(database)).as(bad.toString()).isEqualTo(before);
     }
+    assertThat(wache(database, "restore", newer(place, file).toString()).said()).contains("newer version of Wache");
+    Ended listed = wache(database, "backup", "--list", file.toString(), changed.toString(), newer(place, file).toString());
+    assertThat(listed.status()).isEqualTo(1);
+    assertThat(listed.said()).contains(file + ": of 20", "kind start", "whole", changed + ": it is damaged", "newer than this version of Wache");
+  }
+
+  /** Of somebody else's database; what a dump of PostgreSQL holds is no proof that it is one of Wache's. */
+  private static Path foreign(Path place) throws Exception {
+    String other = TestDatabase.newDatabase();
+    try (Connection connection = DriverManager.getConnection(other, "wache", "")) {
+      connection.createStatement().execute("create table club (id int); create table entry (id int); create table flyway_schema_history (version text)");
+    }
+    Path file = place.resolve("foreign");
+    shell("pg_dump -Fc -d '" + other.replace("jdbc:", "") + "?user=wache' -f '" + file + "'");
+    return file;
+  }
+
+  private static Path newer(Path place, Path file) throws Exception {
+    return repacked(place, file, "newer", "sed -i 's/\"schema\":[0-9]*/\"schema\":999/' about.json");
+  }
+
+  /** One that says more rows than it brings: what is missing is noticed before what was there is given up. */
+  private static Path withoutRows(Path place, Path file) throws Exception {
+    return repacked(place, file, "rows", "sed -i 's/\"entry\" *: *[0-9]*/\"entry\":123456/' about.json");
+  }
+
+  private static Path unfinished(Path place, Path file) throws Exception {
+    return repacked(place, file, "unfinished", "head -c 20000 database.dump > d; mv d database.dump; sed -i \"s/\\\"sha256\\\":\\\"[0-9a-f]*/\\\"sha256\\\":\\\"$(sha256sum database.dump | cut -d' ' -f1)/\" about.json");
+  }
+
+  private static Path repacked(Path place, Path file, String name, String change) throws Exception {
+    Path to = place.resolve(name + ".backup");
+    shell("d=$(mktemp -d) && cd $d && tar -xf '" + file + "' && " + change + " && tar -cf '" + to + "' about.json database.dump && rm -rf $d");
+    return to;
+  }
+
+  private static void shell(String command) throws Exception {
+    Process process = new ProcessBuilder("bash", "-c", command).redirectErrorStream(true).start();
+    String said = new String(process.getInputStream().readAllBytes(), java.nio.charset.StandardCharsets.UTF_8);
+    assertThat(process.waitFor()).as(said).isZero();
+  }
+
+  @Test
+  void aBackupIsForItsOwnerOnly(@TempDir Path place) throws Exception {
+    String database = TestDatabase.newDatabase();
+    RunningServer.start(database, false).close();
+    Path file = place.resolve("wache.backup");
+    assertThat(wache(database, "backup", file.toString()).status()).isZero();
+    assertThat(java.nio.file.attribute.PosixFilePermissions.toString(Files.getPosixFilePermissions(file))).isEqualTo("rw-------");
+    try (java.util.stream.Stream<Path> left = Files.list(place)) {
+      assertThat(left).containsExactly(file);
+    }
+  }
+
+  /** As backups were before they told of themselves: a dump of PostgreSQL, of an older version, comes back too. */
+  @Test
+  void aPlainDumpOfWacheComesBackToo(@TempDir Path place) throws Exception {
+    String database = TestDatabase.newDatabase();
+    try (ConfigurableApplicationContext server = RunningServer.start(database, true)) {
+      new Fleets(Browserless.signedIn(RunningServer.addressOf(server), "coordinator")).ended(1);
+    }
+    Map<String, String> before = everything(database);
+    Path file = place.resolve("plain.dump");
+    shell("pg_dump -Fc --no-owner --no-privileges -d '" + database.replace("jdbc:", "") + "?user=wache' -f '" + file + "'");
+    String empty = TestDatabase.newDatabase();
+    Ended restored = wache(empty, "restore", file.toString());
+    assertThat(restored.status()).as(restored.said()).isZero();
+    assertThat(everything(empty)).isEqualTo(before);
+  }
+
+  @org.junit.jupiter.params.ParameterizedTest
+  @org.junit.jupiter.params.provider.CsvSource({"backup, name a file. Usage: ./wache backup FILE", "backup --demo, name a file. Usage", "restore, name a file. Usage: ./wache restore FILE", "backup --tea x, unknown option --tea",
+      "restore a b, name one file", "demo --port 0, from 1 to 65535", "demo --port 65536, from 1 to 65535", "start --port 99999999999999999999, from 1 to 65535", "demo --port x, from 1 to 65535", "demo --port, --port wants a number",
+      "tea, there is no command tea"})
+  void whatIsTypedWrongIsTold(String arguments, String said) throws Exception {
+    Ended ended = wache(TestDatabase.newDatabase(), arguments.split(" "));
+    assertThat(ended.status()).as(ended.said()).isEqualTo(2);
+    assertThat(ended.said()).contains(said);
   }
 }

@@ -110,7 +110,11 @@ final class Browserless {
   }
 
   static JsonNode json(HttpResponse<String> answer) {
-    return JSON.readTree(answer.body());
+    return json(answer.body());
+  }
+
+  static JsonNode json(String body) {
+    return JSON.readTree(body);
   }
 
   /** The key of the group that this account sees first. */

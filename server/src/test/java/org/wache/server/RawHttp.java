@@ -13,6 +13,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
 import java.util.Locale;
 import java.util.Map;
+import javax.net.ssl.SSLContext;
 
 /** HTTP/1.1 written byte by byte, for what no client of a library would send. */
 final class RawHttp implements Closeable {
@@ -23,8 +24,18 @@ final class RawHttp implements Closeable {
   private Socket socket;
   private InputStream in;
 
+  private final String from;
+  private final SSLContext trusting;
+
   RawHttp(String address) {
+    this(address, null, null);
+  }
+
+  /** From an address of this machine, and over TLS where somebody is trusted. */
+  RawHttp(String address, String from, SSLContext trusting) {
     this.server = URI.create(address);
+    this.from = from;
+    this.trusting = trusting;
   }
 
   /** An answer; names of headers in small letters. */
@@ -33,8 +44,14 @@ final class RawHttp implements Closeable {
   private void connected() throws IOException {
     if (socket == null || socket.isClosed()) {
       socket = new Socket();
+      if (from != null) {
+        socket.bind(new InetSocketAddress(from, 0));
+      }
       socket.connect(new InetSocketAddress(server.getHost(), server.getPort()), PATIENCE_MS);
       socket.setSoTimeout(PATIENCE_MS);
+      if (server.getScheme().equals("https")) {
+        socket = trusting.getSocketFactory().createSocket(socket, server.getHost(), server.getPort(), true);
+      }
       in = new BufferedInputStream(socket.getInputStream());
     }
   }
