@@ -11,6 +11,8 @@ import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.api.io.TempDir;
 import org.wache.audit.Audit;
 import org.wache.audit.Auditor;
@@ -234,5 +236,20 @@ class AuditCommandTest {
     Ran none = audit("--verify", file("list.csv", HEADER + "1,Levee,146.550,146.550,FM,,5,,,\n"));
     assertThat(none.status()).isEqualTo(2);
     assertThat(none.error()).contains("list.csv: line 1, column 1: not JSON");
+  }
+
+  /** A context whose parts have other shapes than they should: one line with the place, and a status that is not that of a channel on hold. */
+  @ParameterizedTest
+  @CsvSource(delimiter = '|', value = {"{\"holders\":{}}|holders should be a list", "{\"holders\":[{\"licences\":[[]]}]}|holders[0].licences[0] should be an object", "{\"site\":[]}|site should be an object",
+      "{\"site\":{\"latitude\":[45],\"longitude\":0}}|site.latitude should be", "{\"rulebook\":[]}|rulebook should be a text", "{\"on\":{}}|on should be a text", "{\"radios\":[{\"model\":{}}]}|radios[0].model should be a text",
+      "{\"radios\":[{\"transmit\":[[[],[]]]}]}|radios[0].transmit[0] should be two frequencies", "{\"houseRules\":{\"keyedTogether\":[{\"name\":\"a\",\"numbers\":[{}]}]}}|numbers[0] should be a text",
+      "{\"overlay\":[{\"mhz\":[],\"uses\":{}}]}|overlay row 1", "{\"site\":{\"antennaGainDbd\":3100}}|from -60 to 60 dBd", "{\"unitsInUse\":[]}|unitsInUse should be"})
+  void aContextOfAnotherShapeIsToldAndIsNoHold(String context, String told) throws Exception {
+    String list = file("one.csv", HEADER + "1,Levee,146.550,146.550,FM,,5,,,\n");
+    Ran ran = audit(list, "--context", file("shape.json", context));
+    assertThat(ran.status()).as(ran.error()).isEqualTo(2);
+    assertThat(ran.error().lines()).hasSize(1);
+    assertThat(ran.error()).contains("shape.json", told).doesNotContain("Exception", "at org.");
+    assertThat(ran.out()).isEmpty();
   }
 }

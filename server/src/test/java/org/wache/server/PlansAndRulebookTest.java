@@ -127,4 +127,38 @@ class PlansAndRulebookTest {
     assertThat(who.get("/api/rulebook/place?latitude=95&longitude=0").statusCode()).isEqualTo(422);
     assertThat(who.get("/api/rulebook/place?latitude=x&longitude=0").statusCode()).isEqualTo(400);
   }
+
+  /** A member reads the law and the national plan; what the group agreed on is for those who see the rest of the group. */
+  @Test
+  void aMemberReadsTheRulebookWithoutTheGroupsOwnPlan(RunningServer server) {
+    Browserless coordinator = Browserless.signedIn(server.address(), "coordinator");
+    Browserless member = Browserless.signedIn(server.address(), "member");
+    String group = "group=" + coordinator.group();
+    assertThat(local(coordinator, "/api/ruler?" + group)).isPositive();
+    assertThat(local(member, "/api/ruler?" + group)).isZero();
+    for (JsonNode row : Browserless.json(coordinator.get("/api/groups/" + coordinator.group() + "/overlay")).path("rows")) {
+      String mhz = row.path("mhz").asString().replaceFirst("-.*", "");
+      String seen = coordinator.get("/api/rulebook/at?mhz=" + mhz + "&" + group).body();
+      String plain = member.get("/api/rulebook/at?mhz=" + mhz).body();
+      assertThat(member.get("/api/rulebook/at?mhz=" + mhz + "&" + group).body()).isEqualTo(plain);
+      String warning = row.path("warning").asString("");
+      assertThat(plain).as(mhz).satisfies(text -> assertThat(warning.isEmpty() || !text.contains(warning)).isTrue());
+      assertThat(seen).as(mhz).contains(warning);
+    }
+  }
+
+  private static long local(Browserless who, String path) {
+    HttpResponse<String> answer = who.get(path);
+    assertThat(answer.statusCode()).isEqualTo(200);
+    return Browserless.json(answer).path("plan").valueStream().filter(row -> row.path("local").asBoolean()).count();
+  }
+
+  /** Of another group nothing is told, not even under which rulebook it is. */
+  @Test
+  void anotherGroupsRulebookIsNotTold(RunningServer server) {
+    long foreign = Browserless.signedIn(server.address(), "coordinator").group();
+    for (String path : java.util.List.of("/api/ruler?group=" + foreign, "/api/ruler?rulebook=uk&group=" + foreign, "/api/rulebook/at?mhz=146.52&group=" + foreign, "/api/rulebook/at?mhz=146.52&rulebook=uk&group=" + foreign)) {
+      assertThat(who.get(path).statusCode()).as(path).isEqualTo(404);
+    }
+  }
 }

@@ -73,7 +73,7 @@ class SecurityTest {
   @Test
   void thePageOfPromisesNamesTestsThatExist() throws IOException {
     String page = Files.readString(Path.of("..", "docs", "security.md"));
-    Matcher names = Pattern.compile("`([A-Z][A-Za-z]+Test)(?:\\.([a-zA-Z]+))?`").matcher(page);
+    Matcher names = Pattern.compile("`([A-Z][A-Za-z]+(?:Test|IT))(?:\\.([a-zA-Z]+))?`").matcher(page);
     int found = 0;
     while (names.find()) {
       found++;

@@ -14,11 +14,13 @@ import java.util.stream.Stream;
 final class TestDatabase {
 
   private static final int STARTING_S = 60;
-  private static final TestDatabase ONLY = stoppedAtTheEnd(new TestDatabase());
+  private static final int DISK_MB = 900;
+  private static final TestDatabase ONLY = stoppedAtTheEnd(new TestDatabase(false));
 
   private final Path bin;
   private final Path home;
   private final int port;
+  private final boolean disk;
   private int databases;
 
   private static TestDatabase stoppedAtTheEnd(TestDatabase database) {
@@ -26,16 +28,17 @@ final class TestDatabase {
     return database;
   }
 
-  /** A cluster of a test's own, which may be killed. */
+  /** A cluster of a test's own, which may be killed; on a disk of its own, which may be filled, where this user may make one. */
   static TestDatabase own() {
-    return new TestDatabase();
+    return new TestDatabase(isRoot());
   }
 
-  private TestDatabase() {
+  private TestDatabase(boolean ownDisk) {
     try {
       bin = bin();
       home = Files.createTempDirectory("wache-test-db");
       port = freePort();
+      disk = ownDisk && mounted();
       if (isRoot()) {
         run(List.of("chown", "postgres:", home.toString()));
       }
@@ -63,7 +66,7 @@ final class TestDatabase {
     try {
       List<String> command = new ArrayList<>(isRoot() ? List.of("runuser", "-u", "postgres", "--") : List.of());
       command.addAll(List.of(bin.resolve("postgres").toString(), "-D", home + "/pg", "-c", "listen_addresses=127.0.0.1", "-c", "port=" + port, "-c",
-          "unix_socket_directories=", "-c", "fsync=off"));
+          "unix_socket_directories=", "-c", "fsync=off", "-c", "max_wal_size=64MB", "-c", "min_wal_size=32MB"));
       ProcessBuilder builder = new ProcessBuilder(command).directory(Path.of("/").toFile()).redirectErrorStream(true)
           .redirectOutput(ProcessBuilder.Redirect.DISCARD);
       Process process = builder.start();
@@ -97,6 +100,51 @@ final class TestDatabase {
     }
   }
 
+  private boolean mounted() {
+    try {
+      run(List.of("mount", "-t", "tmpfs", "-o", "size=" + DISK_MB + "m", "tmpfs", home.toString()));
+      return true;
+    } catch (IllegalStateException e) {
+      return false; // not even root may, in some containers
+    }
+  }
+
+  /** Whether its disk can be filled. */
+  boolean hasDisk() {
+    return disk;
+  }
+
+  /** Leaves no room on its disk. */
+  void fill() {
+    Path ballast = home.resolve("ballast");
+    try (java.io.OutputStream out = Files.newOutputStream(ballast, java.nio.file.StandardOpenOption.CREATE, java.nio.file.StandardOpenOption.APPEND)) {
+      byte[] part = new byte[64 * 1024];
+      while (true) {
+        out.write(part);
+      }
+    } catch (IOException e) {
+      // now it is full
+    }
+  }
+
+  /** Gives the room back. */
+  void clear() {
+    try {
+      Files.deleteIfExists(home.resolve("ballast"));
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /** Whether it takes connections. */
+  boolean answers() {
+    try (java.sql.Connection connection = java.sql.DriverManager.getConnection("jdbc:postgresql://127.0.0.1:" + port + "/postgres", "wache", "")) {
+      return true;
+    } catch (java.sql.SQLException e) {
+      return false;
+    }
+  }
+
   /** The address of its one database. */
   String database() {
     if (databases++ == 0) {
@@ -111,6 +159,9 @@ final class TestDatabase {
       kill();
     } catch (IllegalStateException e) {
       // it is down already
+    }
+    if (disk) {
+      run(List.of("umount", "-l", home.toString()));
     }
     run(List.of("rm", "-rf", home.toString()));
   }
