@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useParams, useSearchParams } from 'react-router';
 import { api, data, type Carrier, type Schemas } from '../api/client';
+import { ListHeader } from './ListHeader';
 import { Notice } from '../ui/Notice';
 import { Button } from '../ui/Button';
 import { Desk } from './Desk';
@@ -35,15 +36,14 @@ export function DeskPage() {
     );
   if (work.desk.data && work.desk.data.unjudged !== null)
     return (
-      <main className="mx-auto max-w-2xl p-6">
-        <h1 className="mb-3 text-title font-semibold">{work.desk.data.name}</h1>
-        <Notice message={work.desk.data.unjudged}>
-          <Button onClick={() => window.location.assign(`/lists/${list}/place`)}>
-            Place and house rules
-          </Button>
-          <Button onClick={() => window.location.assign('/lists')}>To the lists</Button>
-        </Notice>
-      </main>
+      <>
+        <ListHeader list={list} name={work.desk.data.name} />
+        <main className="mx-auto max-w-3xl p-6">
+          <Notice message={work.desk.data.unjudged}>
+            <Button onClick={() => window.location.assign(`/lists/${list}/place`)}>To place and rules</Button>
+          </Notice>
+        </main>
+      </>
     );
   if (!work.desk.data || !ruler.data) return <p className="text-soft p-6">Auditing the list …</p>;
   const may = [...ruler.data.may, ...lines(carrier)];

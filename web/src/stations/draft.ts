@@ -91,6 +91,8 @@ export function watts(typed: string): number | null {
 }
 
 const DIPOLE = 2.15;
+/** More than any antenna has; the server holds it to the same. */
+const MOST_GAIN_DBD = 60;
 
 /** dBd of what is typed: 3, 3 dBd, 5.15 dBi; a bare figure and dB are taken for dBd. */
 export function dbd(typed: string): number | null {
@@ -121,6 +123,8 @@ export function powerWords(typed: string): string {
 export function gainWords(typed: string): string {
   const value = dbd(typed);
   if (value === null) return 'such as 3 dBd or 5.15 dBi';
+  if (Math.abs(value) > MOST_GAIN_DBD)
+    return `An antenna has between -${MOST_GAIN_DBD} and ${MOST_GAIN_DBD} dBd.`;
   return `${round(value, 2)} dBd = ${round(value + DIPOLE, 2)} dBi, ${round(10 ** (value / 10), 2)} times the power of a dipole`;
 }
 

@@ -46,7 +46,7 @@ class AbsurdTest {
     long list = list("Settings");
     HttpResponse<String> answer = settings(list, key, value);
     assertThat(answer.statusCode()).as(answer.body()).isEqualTo(422);
-    assertThat(answer.body()).contains(told);
+    assertThat(answer.body()).contains(told).doesNotContain("site.", "houseRules.");
     assertThat(Browserless.json(who.get("/api/lists/" + list)).path("settings").path(key).isNull()).isTrue();
   }
 
@@ -77,7 +77,7 @@ class AbsurdTest {
     JsonNode lists = Browserless.json(who.get("/api/groups/" + who.group() + "/lists"));
     for (JsonNode each : lists) {
       if (each.path("id").asLong() == bad) {
-        assertThat(each.path("unjudged").asString()).contains("site.antennaGainDbd should be a number from -60 to 60 dBd", "Mend it under Place and house rules");
+        assertThat(each.path("unjudged").asString()).contains("the antenna gain should be a number from -60 to 60 dBd", "Mend it on its page Place and rules");
       } else if (each.path("id").asLong() == good) {
         assertThat(each.path("unjudged").isNull()).isTrue();
         assertThat(each.path("entries").asInt()).isEqualTo(2);
@@ -92,7 +92,7 @@ class AbsurdTest {
     }
     assertThat(who.get("/api/lists/" + bad + "/matrix").body()).contains("This list cannot be judged");
     JsonNode desk = Browserless.json(who.get("/api/lists/" + bad));
-    assertThat(desk.path("unjudged").asString()).contains("antennaGainDbd");
+    assertThat(desk.path("unjudged").asString()).contains("the antenna gain");
     HttpResponse<String> mended = who.put("/api/lists/" + bad + "/settings", "{\"before\":" + desk.path("settings") + ",\"after\":{" + NO_SETTINGS + "}}");
     assertThat(mended.statusCode()).as(mended.body()).isEqualTo(204);
     assertThat(Browserless.json(who.get("/api/lists/" + bad)).path("unjudged").isNull()).isTrue();

@@ -200,7 +200,7 @@ class JudgementTest {
     assertThat(late.body()).contains("Somebody else changed the place");
     HttpResponse<String> off = who.put("/api/lists/" + list + "/settings",
         "{\"before\":" + detroit + ",\"after\":" + settings(site(95, 0), "null") + "}");
-    assertThat(off.body()).contains("site should be a latitude of -90 to 90");
+    assertThat(off.body()).contains("The latitude should be a number from -90 to 90");
   }
 
   @Test

@@ -14,6 +14,7 @@ import org.wache.rulebook.RulebookProblem;
 import org.wache.rulebook.RulebookReader;
 import org.wache.server.papers.PapersJson;
 import org.wache.server.problems.Refused;
+import org.wache.server.problems.SettingWords;
 import org.wache.server.rulebooks.Rulebooks;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -124,7 +125,7 @@ final class Context {
     try {
       changed.at(LocalDate.EPOCH, List.of(), "[]", "[]", RulebookReader.shipped(changed.rulebook()));
     } catch (FileProblem | RulebookProblem e) {
-      throw new Refused(e.getMessage() + ".");
+      throw new Refused(SettingWords.sentence(e.getMessage()));
     }
     return changed;
   }

@@ -5,7 +5,7 @@ public final class Unjudgeable extends RuntimeException {
   private static final long serialVersionUID = 1;
 
   public Unjudgeable(String why) {
-    super("This list cannot be judged: " + why + ". " + where(why));
+    super("This list cannot be judged: " + SettingWords.of(why) + ". " + where(why));
   }
 
   private static String where(String why) {
@@ -15,6 +15,6 @@ public final class Unjudgeable extends RuntimeException {
     if (why.startsWith("holders")) {
       return "Mend the licence in the roster, or of whoever is named with the list.";
     }
-    return why.startsWith("overlay") ? "Mend the row on the page Band plan." : "Mend it under Place and house rules.";
+    return why.startsWith("overlay") ? "Mend the row on the page Band plan." : "Mend it on its page Place and rules.";
   }
 }
