@@ -47,9 +47,9 @@ public record Overrun(boolean atTop, long over, Frequency reach, Frequency edge)
   /** The sum: where it talks, the side of the signal towards the edge, where that reaches. */
   public Sum working(Route route, Room room) {
     long side = reach.minus(route.transmit());
-    boolean half = !route.emission().oneSided();
+    boolean half = route.emission().symmetrical();
     Sum sum = Sum.of(route.transmit(), "talks on")
-        .plus(side, half ? "half of " + route.emission() : "far side of " + route.emission())
+        .plus(side, half ? "half of " + route.emission() : (route.emission().vestigial() ? "this side of " : "far side of ") + route.emission())
         .gives(reach, "reaches")
         .limit(edge, edgeLabel(route, room));
     return sum.rest(Words.length(Math.abs(over)), "", over > 0 ? "over" : "left");

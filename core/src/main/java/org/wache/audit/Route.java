@@ -3,6 +3,7 @@ package org.wache.audit;
 import java.util.List;
 import java.util.Optional;
 import org.wache.channel.Channel;
+import org.wache.channel.Field;
 import org.wache.channel.Use;
 import org.wache.radio.Radio;
 import org.wache.rulebook.BandService;
@@ -158,9 +159,14 @@ public final class Route {
     return planned() && on().receive().isPresent() ? entry.plan().at(on().receive().get()) : List.of();
   }
 
-  /** Whether both directions lie in satellite parts of the plan: then the other station is in orbit, no repeater. */
+  /**
+   * Whether the other station is in orbit, no repeater: both directions lie in satellite parts of the plan and in two bands, and
+   * the entry does not say itself that it is a repeater. Within one band a pair is a repeater, which 97.205(b) closes there.
+   */
   public boolean viaSatellite() {
-    return planRow.isPresent() && planRow.get().uses().contains(PlanUse.SATELLITE)
+    boolean saysRepeater = on().text(Field.USE).strip().equalsIgnoreCase(Use.REPEATER.name());
+    return !saysRepeater && planRow.isPresent() && planRow.get().uses().contains(PlanUse.SATELLITE)
+        && on().receive().filter(receive -> !service.placeName(receive).equals(place())).isPresent()
         && receiveRows().stream().anyMatch(row -> row.uses().contains(PlanUse.SATELLITE));
   }
 

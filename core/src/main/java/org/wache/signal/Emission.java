@@ -20,6 +20,9 @@ public final class Emission {
   private static final long EXAMPLE_SSB = 2700;
   private static final long EXAMPLE_LOWEST_AUDIO = 300;
   private static final long LOWEST_AUDIO = 100;
+  /** Of 6 MHz of television 1.25 MHz lie below the carrier. */
+  private static final long VESTIGE_OF = 125;
+  private static final long WHOLE_OF = 600;
 
   private final String designator;
   private final long bandwidth;
@@ -215,10 +218,27 @@ public final class Emission {
   }
 
   /**
+   * Whether one sideband is only a vestige, as of television: a 6 MHz channel (C3F 6M00) has its picture carrier 1.25 MHz above
+   * its lower end (47 CFR 73.682(a)(1), from memory); other widths in proportion.
+   */
+  public boolean vestigial() {
+    return designator.charAt(4) == 'C';
+  }
+
+  /** Whether it reaches as far below the transmit frequency as above. */
+  public boolean symmetrical() {
+    return !oneSided() && !vestigial();
+  }
+
+  /**
    * Lower and upper end of the signal relative to the transmit frequency, in hertz: half of the bandwidth to each
-   * side, or the audio passband above (below, for the lower sideband) the dial.
+   * side, the audio passband above (below, for the lower sideband) the dial, or a vestige below and the rest above.
    */
   public Span aroundDial(boolean lowerSideband) {
+    if (vestigial()) {
+      long vestige = bandwidth * VESTIGE_OF / WHOLE_OF;
+      return new Span(-vestige, bandwidth - vestige);
+    }
     if (!oneSided()) {
       long half = bandwidth / 2;
       return new Span(-half, half);

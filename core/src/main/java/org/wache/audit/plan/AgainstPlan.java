@@ -107,6 +107,9 @@ public final class AgainstPlan implements RouteRule {
   private static List<Change> cures(Route route, PlanRow row) {
     List<Change> cures = new ArrayList<>();
     Frequency transmit = route.transmit();
+    if (row.uses().contains(PlanUse.SATELLITE)) {
+      return Cures.orListen(cures); // no other mode makes a station in orbit of it
+    }
     if (row.uses().contains(PlanUse.REPEATER_OUTPUT)) {
       row.offsets().forEach(offset -> cures.add(Cures.pair("Set the offset " + Words.offset(offset), transmit,
           transmit.plus(offset))));

@@ -30,7 +30,7 @@ public final class SidebandHabit implements RouteRule {
 
   @Override
   public List<Finding> on(Route route) {
-    if (!route.planned() || !route.emission().is(Content.SSB) || route.on().mode().isEmpty()) {
+    if (!route.planned() || !route.emission().is(Content.SSB) || route.on().mode().isEmpty() || route.viaSatellite()) { // an inverting transponder takes LSB up for USB down
       return List.of();
     }
     Mode mode = route.on().mode().get();
