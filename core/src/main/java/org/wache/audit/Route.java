@@ -1,6 +1,7 @@
 package org.wache.audit;
 
 import java.util.List;
+import java.util.Comparator;
 import java.util.Optional;
 import org.wache.channel.Channel;
 import org.wache.channel.Field;
@@ -124,9 +125,14 @@ public final class Route {
     return !channelised || channel.isPresent();
   }
 
-  /** The limit of power. */
+  /** Of the limits of power that apply there the one that lets the least output through. */
   public Optional<PowerLimit> powerLimit() {
-    return placed() ? service.powerLimit(held.classIndex(), emission, transmit) : Optional.empty();
+    return powerLimits().stream().min(Comparator.comparingDouble(limit -> Reckoned.of(this, limit.watts(), limit).mostOutput().value()));
+  }
+
+  /** Every limit of power that applies there: each holds, of the band, of the class, of a part of the band. */
+  public List<PowerLimit> powerLimits() {
+    return placed() ? service.powerLimits(held.classIndex(), emission, transmit) : List.of();
   }
 
   /** The lower limit of power that holds in some zones, when the list's place lies so to one of them. */

@@ -1,6 +1,10 @@
 package org.wache.reference;
 
 import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.wache.rulebook.Measure;
 import java.util.List;
 import java.util.Optional;
 import org.wache.audit.Words;
@@ -139,7 +143,7 @@ public record FrequencyFacts(Frequency frequency, Optional<Whose> whose, List<Se
       List<Grant> mine = service.grantsAt(frequency).stream().filter(grant -> grant.lowestClass() <= index).toList();
       int bits = mine.stream().mapToInt(Grant::allow).reduce(0, (a, b) -> a | b)
           | channel.filter(each -> each.lowestClass() <= index).map(FixedChannel::allow).orElse(0);
-      String power = power(service.powerLimit(held, Mode.USB.emission(), frequency));
+      String power = power(service.powerLimits(held, Mode.USB.emission(), frequency));
       boolean same = bits == before && !terms.isEmpty() && terms.get(terms.size() - 1).power().equals(power);
       if (bits != 0 && !same) {
         String source = mine.isEmpty() ? channel.map(FixedChannel::source).orElse("") : mine.get(0).source();
@@ -151,13 +155,21 @@ public record FrequencyFacts(Frequency frequency, Optional<Whose> whose, List<Se
     return terms;
   }
 
+  /** Beside a limit of what is radiated, the general one of the transmitter says nothing. */
+  private static final double GENERAL_W = 1_000;
+
   private static String width(Service service, Frequency frequency) {
     return service.widthLimit(Mode.DATA.emission(), frequency)
         .map(limit -> "data " + Frequency.kilohertz(limit.hertz()) + " kHz").orElse("");
   }
 
-  private static String power(Optional<PowerLimit> limit) {
-    return limit.map(each -> each.watts() + " " + each.measure().words()).orElse("");
+  /** Of the limits in one measure the lowest; of several measures each holds. */
+  private static String power(List<PowerLimit> limits) {
+    Map<Measure, PowerLimit> lowest = new EnumMap<>(Measure.class);
+    limits.forEach(each -> lowest.merge(each.measure(), each, (one, other) -> one.watts().value() <= other.watts().value() ? one : other));
+    boolean radiated = lowest.containsKey(Measure.ERP) || lowest.containsKey(Measure.EIRP);
+    return lowest.values().stream().filter(each -> !radiated || each.measure() != Measure.PEP || each.watts().value() < GENERAL_W)
+        .map(each -> each.watts() + " " + each.measure().words()).collect(Collectors.joining(" and "));
   }
 
   private static List<Term> channels(Edition edition, ChannelService service, Frequency frequency, List<Note> notes) {
@@ -179,8 +191,8 @@ public record FrequencyFacts(Frequency frequency, Optional<Whose> whose, List<Se
       notes.add(new Note("No repeaters.", edition.cite(service.traits().repeaterSource())));
     }
     String who = service.traits().needsLicence() ? service.title() + " licence" : "Everyone, without a licence";
-    String sideband = channel.sidebandPower().map(limit -> "; single sideband " + power(Optional.of(limit))).orElse("");
-    return List.of(new Term(who, Words.contents(channel.allow()), power(channel.power()) + sideband,
+    String sideband = channel.sidebandPower().map(limit -> "; single sideband " + power(List.of(limit))).orElse("");
+    return List.of(new Term(who, Words.contents(channel.allow()), power(channel.power().stream().toList()) + sideband,
         Frequency.kilohertz(channel.width().hertz()) + " kHz", edition.cite(channel.source())));
   }
 

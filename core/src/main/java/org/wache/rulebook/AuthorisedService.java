@@ -70,8 +70,8 @@ public final class AuthorisedService extends Service {
   }
 
   @Override
-  public Optional<PowerLimit> powerLimit(int licenceClass, Emission emission, Frequency frequency) {
-    return Optional.empty(); // the licence's own line limits the power
+  public List<PowerLimit> powerLimits(int licenceClass, Emission emission, Frequency frequency) {
+    return List.of(); // the licence's own line limits the power
   }
 
   @Override

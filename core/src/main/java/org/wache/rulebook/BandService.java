@@ -202,13 +202,8 @@ public final class BandService extends Service {
   }
 
   @Override
-  public Optional<PowerLimit> powerLimit(int licenceClass, Emission emission, Frequency frequency) {
-    for (ClassLimit each : power.at(frequency.hertz())) { // a line for a part of a band comes before the one for all
-      if ((each.classes() >> licenceClass & 1) != 0) {
-        return Optional.of(each.limit());
-      }
-    }
-    return Optional.empty();
+  public List<PowerLimit> powerLimits(int licenceClass, Emission emission, Frequency frequency) {
+    return power.at(frequency.hertz()).stream().filter(each -> (each.classes() >> licenceClass & 1) != 0).map(ClassLimit::limit).toList();
   }
 
   @Override

@@ -61,13 +61,13 @@ public final class ChannelService extends Service {
   }
 
   @Override
-  public Optional<PowerLimit> powerLimit(int licenceClass, Emission emission, Frequency frequency) {
+  public List<PowerLimit> powerLimits(int licenceClass, Emission emission, Frequency frequency) {
     Optional<FixedChannel> channel = channels.at(frequency, emission.oneSided());
     if (channel.isEmpty()) {
-      return Optional.empty();
+      return List.of();
     }
     Optional<PowerLimit> sideband = channel.get().sidebandPower();
-    return sideband.isPresent() && emission.is(Content.SSB) ? sideband : channel.get().power();
+    return (sideband.isPresent() && emission.is(Content.SSB) ? sideband : channel.get().power()).stream().toList();
   }
 
   @Override

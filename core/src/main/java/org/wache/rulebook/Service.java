@@ -51,8 +51,8 @@ public abstract sealed class Service permits BandService, ChannelService, Author
   /** The contiguous span around the frequency that the class may fill with such an emission. */
   public abstract Optional<Room> room(int licenceClass, Emission emission, Frequency frequency);
 
-  /** The limit of power that holds there. */
-  public abstract Optional<PowerLimit> powerLimit(int licenceClass, Emission emission, Frequency frequency);
+  /** The limits of power that hold there, each of them. */
+  public abstract List<PowerLimit> powerLimits(int licenceClass, Emission emission, Frequency frequency);
 
   /** The widest signal of this kind that is allowed there. */
   public abstract Optional<WidthLimit> widthLimit(Emission emission, Frequency frequency);

@@ -1,5 +1,7 @@
 package org.wache.audit.law;
 
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.wache.audit.Change;
@@ -40,30 +42,25 @@ public final class PowerOver implements RouteRule {
   @Override
   public List<Finding> on(Route route) {
     Optional<Watts> output = route.on().power();
-    Optional<PowerLimit> limit = output.isPresent() ? route.powerLimit() : Optional.empty();
-    Optional<Finding> local = output.flatMap(watts -> inZone(route, watts));
-    if (local.isPresent()) {
-      return List.of(local.get());
-    }
-    if (limit.isEmpty()) {
+    if (output.isEmpty()) {
       return List.of();
     }
-    Reckoned reckoned = Reckoned.of(route, output.get(), limit.get());
-    if (!reckoned.over()) {
-      return List.of();
-    }
-    return over(route, reckoned);
+    List<Finding> found = new ArrayList<>();
+    inZone(route, output.get()).ifPresent(found::add);
+    route.powerLimits().stream().map(limit -> Reckoned.of(route, output.get(), limit)).filter(Reckoned::over)
+        .sorted(Comparator.comparingDouble(each -> each.mostOutput().value())).forEach(each -> found.add(over(route, each)));
+    return found;
   }
 
-  private static List<Finding> over(Route route, Reckoned reckoned) {
+  private static Finding over(Route route, Reckoned reckoned) {
     PowerLimit limit = reckoned.limit();
     String measure = limit.measure().words();
-    return List.of(Finding.hold(Slug.POWER_OVER, route)
+    return Finding.hold(Slug.POWER_OVER, route)
         .message("%s %s is above the %s that %s allows%s.", reckoned.power(), measure, limit.watts(),
             route.place(), route.licenceClass().map(name -> " " + Words.capital(name)).orElse(""))
         .working(() -> reckoned.sum().limit(limit.watts().number(), "W", measure + " limit"))
         .source(route.cite(limit.source()))
-        .cures(() -> cures(reckoned.mostOutput())));
+        .cures(() -> cures(reckoned.mostOutput()));
   }
 
   /** Where the list is used, less may be allowed than elsewhere. */
