@@ -189,7 +189,7 @@ public final class BandService extends Service {
   public Optional<Restriction> restriction(Frequency frequency) {
     for (Grant grant : byFrequency.at(frequency.hertz())) {
       if (grant.restricted().isPresent()) {
-        return Optional.of(new Restriction(grant.restricted().get(), grant.source()));
+        return Optional.of(new Restriction(grant.restricted().get(), grant.source(), false));
       }
     }
     return Optional.empty();

@@ -5,5 +5,6 @@ package org.wache.rulebook;
  *
  * @param purpose in words
  * @param source section of the law
+ * @param inEmergency whether everybody may use it for that, when it comes to it
  */
-public record Restriction(String purpose, String source) {}
+public record Restriction(String purpose, String source, boolean inEmergency) {}

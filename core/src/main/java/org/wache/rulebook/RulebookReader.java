@@ -216,7 +216,7 @@ public final class RulebookReader {
     Optional<WidthLimit> sidebandWidth = row.has("ssb_width_khz")
         ? Optional.of(new WidthLimit(row.kilohertz("ssb_width_khz"), source)) : Optional.empty();
     Optional<Restriction> restricted = row.optional("restricted")
-        .map(purpose -> new Restriction(purpose, row.text("restricted_source")));
+        .map(purpose -> new Restriction(purpose, row.text("restricted_source"), row.flag("in_emergency")));
     Optional<Span> room = row.has("room_khz")
         ? Optional.of(new Span(-row.kilohertz("room_khz") / 2, row.kilohertz("room_khz") / 2).shifted(centre.hertz()))
         : Optional.empty();

@@ -64,7 +64,7 @@ class FindingTextsTest {
             "A repeater may not receive on 145.920 MHz: none are allowed in 145.500–146.000 MHz.",
             "145.920 MHz; inside 145.500–146.000 MHz: no repeaters", "47 CFR 97.205(b)"),
         Arguments.of("nobody", "rx_mhz=27.065 tx_mhz=27.065 mode=AM power_w=4", "channel-restricted",
-            "27.065 MHz (CB channel 9) is kept for emergencies and travellers' help.", "", "47 CFR 95.931"),
+            "27.065 MHz (CB channel 9) is kept for emergencies and travellers' help: for that everybody may key it, and for nothing else.", "", "47 CFR 95.931"),
         Arguments.of("nobody", "rx_mhz=146.550 tx_mhz=146.550 mode=FM power_w=5", "not-licensed",
             "146.550 MHz needs an amateur licence (Technician or higher); the holder has none.",
             "146.550 MHz; inside 144.000–148.000 MHz: Amateur", "47 CFR Part 97"),

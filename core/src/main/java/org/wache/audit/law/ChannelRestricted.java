@@ -24,7 +24,8 @@ public final class ChannelRestricted implements RouteRule {
   @Override
   public RulePage page() {
     return new RulePage("Kept for something else by law",
-        "The channel is for emergencies, for remote control, for fixed links or for hand-held portables, and not for ordinary traffic.",
+        "The channel is for emergencies, for remote control, for fixed links or for hand-held portables, and not for ordinary traffic. One"
+            + " for emergencies may stay on purpose: everybody may key it then.",
         "Listen only, or use another channel.",
         RulePage.entry("nobody", "rx_mhz=27.065 tx_mhz=27.065 mode=AM power_w=4"),
         RulePage.entry("nobody", "rx_mhz=27.185 tx_mhz=27.185 mode=AM power_w=4"));
@@ -47,8 +48,9 @@ public final class ChannelRestricted implements RouteRule {
     Optional<Restriction> restriction = route.channel().isPresent()
         ? route.channel().flatMap(FixedChannel::restricted)
         : route.bands().flatMap(bands -> bands.restriction(route.transmit()));
-    return restriction.map(kept -> List.of(Finding.hold(Slug.CHANNEL_RESTRICTED, route)
-        .message("%s (%s) is kept for %s.", route.transmit(), route.place(), kept.purpose())
+    return restriction.map(kept -> List.of((kept.inEmergency() ? Finding.query(Slug.CHANNEL_RESTRICTED, route) : Finding.hold(Slug.CHANNEL_RESTRICTED, route))
+        .message(kept.inEmergency() ? "%s (%s) is kept for %s: for that everybody may key it, and for nothing else." : "%s (%s) is kept for %s.", route.transmit(),
+            route.place(), kept.purpose())
         .source(route.cite(kept.source()))
         .cures(() -> List.of(Change.listenOnly())))).orElse(List.of());
   }

@@ -5,6 +5,7 @@ import org.wache.audit.RuleSet;
 import org.wache.audit.entry.DuplicateChannel;
 import org.wache.audit.entry.DuplicateNumber;
 import org.wache.audit.entry.FrequencyImplausible;
+import org.wache.audit.entry.NameContradicts;
 import org.wache.audit.entry.TimeoutLong;
 import org.wache.audit.entry.TimeoutOff;
 import org.wache.audit.entry.Unreadable;
@@ -64,6 +65,7 @@ public final class Register {
           new FrequencyImplausible(),
           new DuplicateNumber(),
           new DuplicateChannel(),
+          new NameContradicts(),
           new CallingTone(),
           new ToneUnknown(),
           new ToneMismatch(),
