@@ -5,7 +5,9 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.NavigableSet;
 import java.util.Set;
+import java.util.TreeSet;
 import org.wache.channel.Channel;
 import org.wache.channel.Field;
 import org.wache.signal.Tone;
@@ -18,8 +20,9 @@ import org.wache.signal.Tone;
  * @param numbers all numbers, as they are written
  * @param tones all tones that are sent or opened on
  * @param zones how many entries each zone has, in the order of the list
+ * @param receives all receive frequencies, in hertz
  */
-public record ListFacts(long highestNumber, Set<String> numbers, Set<Tone> tones, Map<String, Integer> zones) {
+public record ListFacts(long highestNumber, Set<String> numbers, Set<Tone> tones, Map<String, Integer> zones, NavigableSet<Long> receives) {
 
   private static final int LONGEST_NUMBER = 9;
 
@@ -28,15 +31,17 @@ public record ListFacts(long highestNumber, Set<String> numbers, Set<Tone> tones
     Set<String> numbers = new HashSet<>();
     Set<Tone> tones = new HashSet<>();
     Map<String, Integer> zones = new LinkedHashMap<>();
+    TreeSet<Long> receives = new TreeSet<>();
     for (Channel channel : channels) {
       String number = channel.number().strip();
       numbers.add(number);
       highest = Math.max(highest, value(number));
       channel.sends().ifPresent(tones::add);
       channel.opensOn().ifPresent(tones::add);
+      channel.receive().ifPresent(receive -> receives.add(receive.hertz()));
       zones.merge(channel.text(Field.ZONE).strip(), 1, Integer::sum);
     }
-    return new ListFacts(highest, Collections.unmodifiableSet(numbers), Collections.unmodifiableSet(tones), Collections.unmodifiableMap(zones));
+    return new ListFacts(highest, Collections.unmodifiableSet(numbers), Collections.unmodifiableSet(tones), Collections.unmodifiableMap(zones), Collections.unmodifiableNavigableSet(receives));
   }
 
   private static long value(String number) {

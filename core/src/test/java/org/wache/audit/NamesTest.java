@@ -38,4 +38,13 @@ class NamesTest {
   void aNameThatSaysTheSameOrNothingIsNot(String name, String receive, String transmit, String mode) {
     assertThat(audited(name, receive, transmit, mode).findings(0)).extracting(Finding::slug).doesNotContain(Slug.NAME_CONTRADICTS);
   }
+
+  /** Kilohertz typed for megahertz in an entry to listen: a question, and only beside what the list has there. */
+  @ParameterizedTest
+  @CsvSource({"14250, 14.230, true", "14250, 146.520, false", "1420, 1.900, false", "7230, 7.200, true", "10368.1, 446.000, false"})
+  void aSlipOfUnitsToListenIsAskedAboutBesideItsBand(String typed, String beside, boolean asked) {
+    ChannelList list = CsvLists.read(("number,rx_mhz,mode\n1," + typed + ",AM\n2," + beside + ",AM\n").getBytes(java.nio.charset.StandardCharsets.UTF_8), "slip");
+    var found = Audits.auditor(LocalDate.of(2026, 11, 25), "nobody").audit(list).findings(0).stream().filter(each -> each.slug() == Slug.FREQUENCY_IMPLAUSIBLE).toList();
+    assertThat(found).hasSize(asked ? 1 : 0).noneMatch(Finding::holds);
+  }
 }

@@ -14,11 +14,17 @@ import org.wache.audit.Sum;
 import org.wache.channel.Field;
 import org.wache.rulebook.Edition;
 import org.wache.signal.Frequency;
+import org.wache.signal.Span;
 
 /** A frequency far outside radio use: mostly kilohertz or hertz in a column of megahertz. */
 public final class FrequencyImplausible implements EntryRule {
 
   private static final List<Unit> UNITS = List.of(new Unit("kHz", 1_000), new Unit("Hz", 1_000_000));
+
+  /** What receivers hear: 9 kHz to 30 GHz. */
+  private static final Span HEARD = new Span(9_000, 30_000_000_000L);
+  /** As far as channels of one band lie apart, and no more than a tenth of the frequency. */
+  private static final long BESIDE = 30_000_000;
 
   private record Unit(String name, long divisor) {}
 
@@ -43,6 +49,9 @@ public final class FrequencyImplausible implements EntryRule {
   public List<Finding> on(Entry entry) {
     Optional<Frequency> receive = entry.channel().receive();
     Optional<Frequency> transmit = entry.channel().transmit();
+    if (transmit.isEmpty() && receive.filter(heard -> HEARD.contains(heard)).isPresent()) {
+      return heard(entry, receive.get());
+    }
     boolean transmitOff = transmit.isPresent() && entry.services().isEmpty()
         && implausible(entry.edition(), transmit.get());
     boolean receiveOff = receive.isPresent()
@@ -60,6 +69,23 @@ public final class FrequencyImplausible implements EntryRule {
             .gives(s.meant(), "likely meant")).orElse(Sum.NONE))
         .source("common practice")
         .cures(() -> cures(entry, receiveOff, transmitOff)));
+  }
+
+  /** To listen, anything may be meant; it is asked about where the same digits read another way fall beside what else the list has. */
+  private static List<Finding> heard(Entry entry, Frequency receive) {
+    Optional<Slip> slip = entry.edition().isSomeones(receive) ? Optional.empty() : slip(entry.edition(), receive).filter(each -> isBeside(entry, each.meant()));
+    return slip.map(each -> List.of(Finding.query(Slug.FREQUENCY_IMPLAUSIBLE)
+        .message("%s is far from what else is on the list; read as %s it is %s.", receive, each.unit().name(), each.meant())
+        .working(() -> Sum.of(digits(receive), each.unit().name(), "as typed").step("÷", Long.toString(each.unit().divisor()), "", "to megahertz")
+            .gives(each.meant(), "likely meant"))
+        .source("common practice")
+        .cures(() -> cures(entry, true, false)))).orElse(List.of());
+  }
+
+  private static boolean isBeside(Entry entry, Frequency meant) {
+    long beside = Math.min(BESIDE, meant.hertz() / 10);
+    Long next = entry.listFacts().receives().ceiling(meant.hertz() - beside);
+    return next != null && next <= meant.hertz() + beside;
   }
 
   private static String digits(Frequency frequency) {
