@@ -174,6 +174,7 @@ class ReleasesBrowserTest extends InBrowser {
       assertThat(page.getByRole(AriaRole.DIALOG).getByText("25")).isVisible();
       page.getByRole(AriaRole.DIALOG).getByText("Mine", new Locator.GetByTextOptions().setExact(true)).click();
       button("Save mine").click();
+      assertThat(page.getByRole(AriaRole.DIALOG)).hasCount(0);
       assertThat(page.getByLabel("Power, W")).hasValue("4");
       assertThat(other.getByText("4 W").first()).isVisible(LATER); // comes in by itself where nobody types
       assertThat(button(other, "Save mine")).hasCount(0);

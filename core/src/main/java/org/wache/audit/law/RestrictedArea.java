@@ -11,6 +11,7 @@ import org.wache.audit.Slug;
 import org.wache.audit.Sum;
 import org.wache.audit.Whereabouts;
 import org.wache.place.Area;
+import org.wache.place.Region;
 import org.wache.place.Zone;
 import org.wache.rulebook.Closure;
 
@@ -46,10 +47,10 @@ public final class RestrictedArea implements RouteRule {
       switch (where.to(closure.zone())) {
         case IN, PARTLY -> found.add(hold(route, closure, where));
         case UNKNOWN -> {
-          if (closure.ask()) {
+          if (closure.ask() || where.area().isPresent()) { // of a region that was named, a part lies there
             found.add(Finding.query(Slug.RESTRICTED_AREA, route)
-                .message("%s is closed to %s %s; where the list is used is not known.", closure.words(),
-                    service(route), closure.zone().name())
+                .message("%s is closed to %s %s; where%s the list is used is not known.", closure.words(),
+                    service(route), closure.zone().name(), where.area().filter(Region.class::isInstance).map(area -> " in " + ((Region) area).code()).orElse(""))
                 .working(() -> Sum.of(route.transmit(), "talks on").inside(closure.span(), "closed there"))
                 .source(route.cite(closure.source())));
           }

@@ -34,8 +34,8 @@ class IntakeStore implements Perishable {
   }
 
   /** So many files, and so many bytes of them, a group keeps before they become lists. */
-  private static final int MOST = 40;
-  private static final long MOST_BYTES = 100L * 1024 * 1024;
+  private static final int MOST = 500;
+  private static final long MOST_BYTES = 200L * 1024 * 1024;
 
   /** A file as it is kept until it becomes a list. */
   record Kept(long id, long club, String name, Arrival arrival) {}

@@ -3,6 +3,7 @@ package org.wache.server.problems;
 import java.sql.SQLException;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.apache.catalina.connector.ClientAbortException;
 import org.springframework.dao.DataAccessException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -80,6 +81,11 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
   /** What trying again can mend is said so; everything else is a fault of the program, with a reference under which the log has it. */
   @ExceptionHandler
   ProblemDetail any(Throwable problem) {
+    for (Throwable cause = problem; cause != null; cause = cause.getCause()) {
+      if (cause instanceof ClientAbortException) {
+        return null; // whoever asked has gone: there is nobody to tell
+      }
+    }
     Fault fault = Fault.of(problem);
     return detail(fault.status(), fault.title(), fault.words());
   }
