@@ -22,7 +22,7 @@ import org.springframework.context.ConfigurableApplicationContext;
 class BodiesTest {
 
   private static final int HANGING = 230;
-  private static final int PATIENCE_S = 3;
+  private static final int PATIENCE_S = 1;
   private static final int TOO_MUCH = 5 * 1024 * 1024;
   private static ConfigurableApplicationContext impatient;
   private static String address;
@@ -83,7 +83,7 @@ class BodiesTest {
         }
       }
       int held = HANGING;
-      for (int waited = 0; held > 0 && waited < 5 * PATIENCE_S; waited++) {
+      for (int waited = 0; held > 0 && waited < 15; waited++) {
         Fleets.pause(1000);
         slow.removeIf(each -> !each.isOpen());
         slow.forEach(BodiesTest::drip);

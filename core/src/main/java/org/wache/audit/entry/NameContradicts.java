@@ -21,6 +21,7 @@ import org.wache.channel.Field;
 import org.wache.rulebook.ChannelNames;
 import org.wache.rulebook.ChannelService;
 import org.wache.rulebook.FixedChannel;
+import org.wache.rulebook.Service;
 import org.wache.signal.Frequency;
 import org.wache.signal.Tone;
 
@@ -51,7 +52,7 @@ public final class NameContradicts implements EntryRule {
   @Override
   public List<Finding> on(Entry entry) {
     Optional<Frequency> receive = entry.channel().receive();
-    if (receive.isEmpty() || entry.channel().name().isBlank()) {
+    if (receive.isEmpty() || !hasFigure(entry.channel().name())) {
       return List.of();
     }
     Optional<Said> said = channel(entry).or(() -> frequency(entry));
@@ -69,7 +70,13 @@ public final class NameContradicts implements EntryRule {
   /** A channel of a service with fixed channels: FRS 7, GMRS-23, CB ch 9. */
   private static Optional<Said> channel(Entry entry) {
     String name = entry.channel().name().replace('_', ' ');
-    for (ChannelService service : channelServices(entry).toList()) {
+    for (Service any : entry.edition().services()) {
+      if (!(any instanceof ChannelService service)) {
+        continue;
+      }
+      if (!containsIgnoringCase(name, service.title())) {
+        continue;
+      }
       Matcher matcher = Pattern.compile("(?<![A-Za-z])" + Pattern.quote(service.title()) + NUMBER, Pattern.CASE_INSENSITIVE).matcher(name);
       if (matcher.find()) {
         List<Frequency> meant = named(entry, service, matcher.group(1));
@@ -79,6 +86,24 @@ public final class NameContradicts implements EntryRule {
       }
     }
     return Optional.empty();
+  }
+
+  private static boolean hasFigure(String name) {
+    for (int i = 0; i < name.length(); i++) {
+      if (name.charAt(i) >= '0' && name.charAt(i) <= '9') {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  private static boolean containsIgnoringCase(String text, String part) {
+    for (int i = 0; i + part.length() <= text.length(); i++) {
+      if (text.regionMatches(true, i, part, 0, part.length())) {
+        return true;
+      }
+    }
+    return false;
   }
 
   private static Stream<ChannelService> channelServices(Entry entry) {
@@ -96,6 +121,9 @@ public final class NameContradicts implements EntryRule {
   /** A frequency in megahertz, typed short or in full; a tone is none. */
   private static Optional<Said> frequency(Entry entry) {
     Channel channel = entry.channel();
+    if (channel.name().indexOf('.') < 0) {
+      return Optional.empty();
+    }
     Matcher matcher = MEGAHERTZ.matcher(channel.name());
     while (matcher.find()) {
       String text = matcher.group(1);
