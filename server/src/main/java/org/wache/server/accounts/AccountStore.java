@@ -24,10 +24,10 @@ public class AccountStore {
   /** A password hash beside its account. */
   record Secret(long id, String login, String passwordHash) {}
 
-  /** By the name that somebody types, however they spell it. */
+  /** By the name that somebody types, however they spell it; of two that came to the same before names had one spelling, the one that is typed. */
   Optional<Secret> secret(String login) {
-    return jdbc.sql("select id, login, password_hash from account where login_key = :key and not closed")
-        .param("key", SignInName.of(login).key()).query(Secret.class).optional();
+    return jdbc.sql("select id, login, password_hash from account where (login_key = :key or login = :typed) and not closed order by login = :typed desc limit 1")
+        .param("key", SignInName.of(login).key()).param("typed", login).query(Secret.class).optional();
   }
 
   Optional<Account> account(String login) {
