@@ -115,7 +115,7 @@ class BackupTest {
     assertThat(wache(database, "restore", newer(place, file).toString()).said()).contains("newer version of Wache");
     Ended listed = wache(database, "backup", "--list", file.toString(), changed.toString(), newer(place, file).toString());
     assertThat(listed.status()).isEqualTo(1);
-    assertThat(listed.said()).contains(file + ": of 20", "kind start", "whole", changed + ": it is damaged", "newer than this version of Wache");
+    assertThat(listed.said()).containsPattern("of 20\\d\\d-\\S+, kind start, schema \\d+, [1-9]\\d* lists with [1-9]\\d* entries, whole").contains(file + ": of 20", changed + ": it is damaged", "newer than this version of Wache");
   }
 
   /** Of somebody else's database; what a dump of PostgreSQL holds is no proof that it is one of Wache's. */
