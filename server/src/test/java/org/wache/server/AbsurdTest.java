@@ -234,7 +234,7 @@ class AbsurdTest {
   /** A group has its room, and no more; another group's is not touched by that. */
   @Test
   void aGroupKeepsSoMuch(RunningServer server) {
-    try (var small = RunningServer.start(TestDatabase.newDatabase(), true, "--wache.quota.entries=200", "--wache.quota.characters=100000")) {
+    try (var small = RunningServer.start(TestDatabase.newDatabase(), true, "--wache.quota.entries=200", "--wache.quota.characters=100000", "--wache.quota.files=3")) {
       Browserless neighbour = Browserless.signedIn(RunningServer.addressOf(small), "neighbour");
       String path = "/api/groups/" + neighbour.group() + "/lists?name=q";
       byte[] hundred = ("number,rx_mhz\n" + "1,162.550\n".repeat(100)).getBytes(java.nio.charset.StandardCharsets.UTF_8);
@@ -247,6 +247,12 @@ class AbsurdTest {
       assertThat(kept).isBetween(1, 2);
       assertThat(answer.statusCode()).isEqualTo(422);
       assertThat(answer.body()).contains("A group keeps up to 200 entries in all of its lists", "ask the administrator");
+      byte[] table = "Freq,Name\n146.52,A\n".getBytes(java.nio.charset.StandardCharsets.UTF_8);
+      String intakes = "/api/groups/" + neighbour.group() + "/intakes?name=t";
+      List<Integer> brought = IntStream.range(0, 4).mapToObj(i -> neighbour.file(intakes, table).statusCode()).toList();
+      assertThat(brought).containsExactly(201, 201, 201, 422);
+      small.getBean(JdbcClient.class).sql("update intake set made_at = now() - interval '2 hours'").update();
+      assertThat(neighbour.file(intakes, table).statusCode()).as("the oldest go").isEqualTo(201);
     }
   }
 

@@ -216,6 +216,20 @@ class GuessingTest {
     }
   }
 
+  /** Whoever signs in to an account of their own in between guesses no more names for it. */
+  @Test
+  void signingInOneselfTakesNothingBackOfGuessesAtOthers() {
+    String login = somebody("guesses-in-between");
+    Browserless home = stranger();
+    signIn(home, login, "tern-valley", "");
+    for (int i = 0; i < 3; i++) {
+      signIn(stranger(), "somebody-else-" + i, "no", "");
+      signIn(home, login, "tern-valley", "");
+      signIn(stranger(), login, "tern-valley", "");
+    }
+    assertThat(jdbc.sql("select tries from sign_in_try where key like 'address %'").query(Integer.class).single()).isEqualTo(3);
+  }
+
   @Test
   void onesOwnPasswordIsNotGuessedInAnOpenSession() {
     String login = somebody("left-the-desk");

@@ -93,7 +93,9 @@ class SessionController {
       }
       if (outcome != Outcome.CODE_WRONG) {
         tries.giveBack(counted);
-        tries.giveBack(address);
+        if (known.isEmpty()) { // a known browser was not counted there: it would wipe out what others tried
+          tries.giveBack(address);
+        }
       }
       if (outcome != Outcome.IN) {
         throw codeAsked(outcome);

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.zip.GZIPInputStream;
 import java.util.zip.GZIPOutputStream;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import org.wache.exchange.JsonLists;
@@ -28,13 +29,14 @@ class IntakeStore implements Perishable {
   private static final JsonMapper JSON = JsonMapper.builder().build();
 
   private final JdbcClient jdbc;
+  private final int mostFiles;
 
-  IntakeStore(JdbcClient jdbc) {
+  IntakeStore(JdbcClient jdbc, @Value("${wache.quota.files}") int mostFiles) {
     this.jdbc = jdbc;
+    this.mostFiles = mostFiles;
   }
 
-  /** So many files, and so many bytes of them, a group keeps before they become lists. */
-  private static final int MOST = 500;
+  /** So many bytes of files a group keeps before they become lists. */
   private static final long MOST_BYTES = 200L * 1024 * 1024;
 
   /** A file as it is kept until it becomes a list. */
@@ -52,11 +54,11 @@ class IntakeStore implements Perishable {
               select id from (select id, sum(octet_length(sheets)) over (order by id desc) as bytes, row_number() over (order by id desc) as place
                 from intake where club_id = :club) as kept where place < :most and bytes < :mostBytes)
             """)
-        .param("club", club).param("most", MOST).param("mostBytes", MOST_BYTES).update();
-    boolean full = jdbc.sql("select count(*) >= :most or coalesce(sum(octet_length(sheets)), 0) >= :mostBytes from intake where club_id = :club").param("most", MOST)
+        .param("club", club).param("most", mostFiles).param("mostBytes", MOST_BYTES).update();
+    boolean full = jdbc.sql("select count(*) >= :most or coalesce(sum(octet_length(sheets)), 0) >= :mostBytes from intake where club_id = :club").param("most", mostFiles)
         .param("mostBytes", MOST_BYTES).param("club", club).query(Boolean.class).single();
     if (full) {
-      throw new Refused("Your group brought in " + MOST + " files, or " + MOST_BYTES / 1024 / 1024 + " MB, within the hour and took none of them. Take in what is wanted, or wait.");
+      throw new Refused("Your group brought in " + mostFiles + " files, or " + MOST_BYTES / 1024 / 1024 + " MB, within the hour and took none of them. Take in what is wanted, or wait.");
     }
     return jdbc.sql("insert into intake (club_id, account_id, name, sheets) values (:club, :account, :name, :sheets) returning id")
         .param("club", club).param("account", account).param("name", name).param("sheets", packed(arrival))
