@@ -114,6 +114,7 @@ class IntakeBrowserTest extends InBrowser {
     page.keyboard().press("Enter");
     assertThat(slip("Weir")).isVisible();
     page.keyboard().type("24");
+    assertThat(add).containsText("“24” is the repeater pair"); // and no longer what “2” alone could mean
     assertThat(add).containsText("It could mean");
     page.keyboard().press("ArrowDown");
     assertThat(add).containsText("hears 27.235");
