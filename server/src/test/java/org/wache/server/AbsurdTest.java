@@ -247,6 +247,11 @@ class AbsurdTest {
       assertThat(kept).isBetween(1, 2);
       assertThat(answer.statusCode()).isEqualTo(422);
       assertThat(answer.body()).contains("A group keeps up to 200 entries in all of its lists", "ask the administrator");
+      JsonNode last = Browserless.json(neighbour.get("/api/groups/" + neighbour.group() + "/lists")).path(0);
+      JsonNode slips = Browserless.json(neighbour.get("/api/lists/" + last.path("id").asLong())).path("slips");
+      String removals = IntStream.range(0, 40).mapToObj(i -> "{\"kind\":\"remove\",\"entry\":" + slips.path(i).path("id").asLong() + ",\"before\":{},\"after\":{}}")
+          .collect(java.util.stream.Collectors.joining(","));
+      assertThat(neighbour.post("/api/lists/" + last.path("id").asLong() + "/changes", "{\"version\":1,\"changes\":[" + removals + "]}").statusCode()).as("to take out makes room").isEqualTo(200);
       byte[] table = "Freq,Name\n146.52,A\n".getBytes(java.nio.charset.StandardCharsets.UTF_8);
       String intakes = "/api/groups/" + neighbour.group() + "/intakes?name=t";
       List<Integer> brought = IntStream.range(0, 4).mapToObj(i -> neighbour.file(intakes, table).statusCode()).toList();

@@ -158,7 +158,7 @@ class BackupTest {
   void aBackupIsForItsOwnerOnly(@TempDir Path place) throws Exception {
     String database = TestDatabase.newDatabase();
     RunningServer.start(database, false).close();
-    Path file = place.resolve("wache.backup");
+    Path file = place.resolve("my backup of today");
     assertThat(wache(database, "backup", file.toString()).status()).isZero();
     assertThat(java.nio.file.attribute.PosixFilePermissions.toString(Files.getPosixFilePermissions(file))).isEqualTo("rw-------");
     try (java.util.stream.Stream<Path> left = Files.list(place)) {

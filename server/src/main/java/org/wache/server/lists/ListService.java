@@ -242,7 +242,7 @@ class ListService {
    */
   @Transactional
   public Outcome change(long account, long list, Views.Changes changes) {
-    List<Views.Change> adding = changes.changes().stream().filter(change -> !change.kind().equals("edit")).toList();
+    List<Views.Change> adding = changes.changes().stream().filter(change -> Set.of("add", "restore").contains(change.kind())).toList();
     if (adding.size() > 1) { // a press adds one entry; what adds many is held to what a group may keep
       quota.room(group(account, list), 0, adding.stream().map(change -> Channel.of(fields(change.after()))).toList());
     }
