@@ -5,7 +5,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
+import java.net.BindException;
+import java.net.InetSocketAddress;
 import java.net.ServerSocket;
+import java.net.Socket;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -102,7 +105,15 @@ class LauncherIT {
   /** When it says so one can sign in; a database that dies is started again, with everything in it; asked to stop, it stops. */
   @Test
   void aDatabaseThatDiesIsStartedAgain() throws Exception {
-    start();
+    // Nobody answers at the port that it would take first, and yet it is held.
+    try (Socket holds = new Socket()) {
+      try {
+        holds.bind(new InetSocketAddress("127.0.0.1", 25430));
+      } catch (BindException e) {
+        // somebody else holds it
+      }
+      start();
+    }
     Browserless who = signedIn();
     long list = who.take("Kept over the death", "number,rx_mhz\n1,162.550\n");
     kill("-9", database());
