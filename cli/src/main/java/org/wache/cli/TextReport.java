@@ -52,7 +52,8 @@ final class TextReport {
           .append('(').append(told.finding().source()).append(")\n");
       for (ProvedRemedy remedy : remedies.of(told.finding())) {
         out.append("               → ").append(remedy.change().label()).append(" (then ")
-            .append(remedy.verdictAfter().text()).append(")\n");
+            .append(remedy.verdictAfter().text())
+            .append(remedy.stillHeld().isEmpty() ? "" : "; on hold still for " + String.join(", ", remedy.stillHeld())).append(")\n");
       }
     }
   }

@@ -97,7 +97,7 @@ public final class Auditor {
     Channel channel = entry.channel();
     Verdict base = held ? Verdict.HOLD : queried ? Verdict.QUERY : Verdict.CLEAR;
     boolean routable = channel.occupied().isPresent() && !implausible(own);
-    List<Judgement> judgements = judgements(entry, base, routable);
+    List<Judgement> judgements = judgements(entry.asSent(), base, routable);
     Verdict worst = base;
     for (int i = 0; i < judgements.size(); i++) {
       worst = worst.worse(judgements.get(i).verdict());
@@ -206,7 +206,10 @@ public final class Auditor {
     if (entry.channel().transmit().isEmpty() || entry.channel().occupied().isEmpty()) {
       return List.of();
     }
-    Profile profile = profiles.get(profileOfHolder.get(holder));
+    return routes(entry.asSent(), profiles.get(profileOfHolder.get(holder)));
+  }
+
+  private List<RouteOutcome> routes(Entry entry, Profile profile) {
     Optional<Radio> radio = context.radios().stream().findFirst();
     List<Tried> all = new ArrayList<>();
     for (Service service : entry.services()) {

@@ -24,6 +24,7 @@ public final class CurePlan {
   private static final int LISTEN_ONLY = 60;
   private static final int OTHER_FIELD = 2;
   private static final int STILL_A_QUERY = 1;
+  private static final int STILL_HELD = 30;
   private static final int MOST_ROUNDS = 6;
 
   private final List<Step> steps;
@@ -170,7 +171,7 @@ public final class CurePlan {
   }
 
   private static int cost(ProvedRemedy remedy, Channel channel) {
-    int cost = remedy.verdictAfter() == Verdict.QUERY ? STILL_A_QUERY : 0;
+    int cost = (remedy.verdictAfter() == Verdict.QUERY ? STILL_A_QUERY : 0) + (remedy.stillHeld().isEmpty() ? 0 : STILL_HELD);
     if (silences(remedy, channel)) {
       return cost + LISTEN_ONLY;
     }

@@ -1,13 +1,16 @@
 package org.wache.audit;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.wache.channel.Channel;
 import org.wache.channel.Field;
 import org.wache.signal.Content;
 import org.wache.signal.Emission;
 import org.wache.signal.Frequency;
+import org.wache.signal.Span;
 
 /** Changes that several rules offer. */
 public final class Cures {
@@ -18,6 +21,8 @@ public final class Cures {
   private static final long WIDE_STEP = 5_000;
   private static final long SIDEBAND_STEP = 500;
   private static final long FINE_STEP = 100;
+  /** How far an entry may be moved and still be the same channel to its users. Common practice, no source. */
+  private static final long NEAR = 25_000;
 
   private Cures() {}
 
@@ -72,6 +77,41 @@ public final class Cures {
     long onStep = atLeast < 0 ? Math.floorDiv(wanted, step) * step : -Math.floorDiv(-wanted, step) * step;
     Frequency to = new Frequency(onStep);
     return moved("Move to " + to, channel, to);
+  }
+
+  /**
+   * The signal moved just into the nearest part where the holder may use such an emission, with room for the radio's error;
+   * none where it would be another channel to its users, or the entry is a pair.
+   */
+  public static List<Change> intoRoom(Route route) {
+    if (route.on().isPair() || route.bands().isEmpty()) {
+      return List.of();
+    }
+    Span signal = route.occupied();
+    long error = route.frequencyError();
+    return route.bands().get().rooms(route.held().classIndex(), route.emission()).stream()
+        .filter(room -> room.span().length() >= signal.length() + 2 * error)
+        .map(room -> room.span().low() > signal.low() ? room.span().low() + error - signal.low()
+            : room.span().high() - error - signal.high())
+        .filter(move -> Math.abs(move) <= NEAR)
+        .min(Comparator.comparingLong(Math::abs))
+        .map(move -> List.of(shifted(route.on(), move))).orElse(List.of());
+  }
+
+  /**
+   * The pair with another offset: those that the plan uses where it hears, and the written one with the other sign. Of an entry
+   * that is no pair, nothing.
+   */
+  public static List<Change> otherOffsets(Entry entry) {
+    Channel channel = entry.channel();
+    if (!channel.isPair()) {
+      return List.of();
+    }
+    Frequency receive = channel.receive().orElseThrow();
+    long written = channel.transmit().orElseThrow().minus(receive);
+    return Stream.concat(entry.plan().counting(receive).stream().flatMap(row -> row.offsets().stream()), Stream.of(-written)).distinct()
+        .filter(offset -> offset != written && receive.hertz() + offset > 0)
+        .map(offset -> pair("Set the offset " + Words.offset(offset), receive, receive.plus(offset))).toList();
   }
 
   /** These changes and then listening only. */

@@ -1,9 +1,11 @@
 package org.wache.audit;
 
 import java.util.List;
+import java.util.Map;
 import java.util.OptionalInt;
 import org.wache.channel.Channel;
 import org.wache.channel.ChannelList;
+import org.wache.channel.Field;
 import org.wache.radio.Display;
 import org.wache.radio.Memories;
 import org.wache.radio.Radio;
@@ -12,6 +14,7 @@ import org.wache.rulebook.BandPlan;
 import org.wache.rulebook.Edition;
 import org.wache.rulebook.Service;
 import org.wache.rulebook.ToneTable;
+import org.wache.signal.Mode;
 
 /** One entry in its list, before anyone in particular carries it. */
 public final class Entry {
@@ -21,9 +24,15 @@ public final class Entry {
   private final ChannelList list;
   private final ListIndex index;
   private final AuditContext context;
+  private final boolean dataBySideband;
   private List<Service> services; // worked out once, by the one thread that judges this entry
 
   Entry(Channel channel, int position, ChannelList list, ListIndex index, AuditContext context) {
+    this(channel, position, list, index, context, false);
+  }
+
+  private Entry(Channel channel, int position, ChannelList list, ListIndex index, AuditContext context, boolean dataBySideband) {
+    this.dataBySideband = dataBySideband;
     this.channel = channel;
     this.position = position;
     this.list = list;
@@ -33,6 +42,21 @@ public final class Entry {
 
   public Channel channel() {
     return channel;
+  }
+
+  /**
+   * The entry as its routes are judged. An upper sideband with the dial at which sound-card data gathers is data, whatever the
+   * list calls it: it becomes so here, and the plan's rule asks about it.
+   */
+  Entry asSent() {
+    boolean data = channel.mode().filter(mode -> mode == Mode.USB).isPresent() && channel.emissionFromMode()
+        && channel.transmit().filter(plan()::dataDial).isPresent();
+    return data ? new Entry(channel.with(Map.of(Field.MODE, Mode.DATA.name())), position, list, index, context, true) : this;
+  }
+
+  /** Whether it is judged as data though the list calls it a sideband. */
+  public boolean dataBySideband() {
+    return dataBySideband;
   }
 
   /** Its place in the list, from 0. */

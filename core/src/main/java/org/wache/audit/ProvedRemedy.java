@@ -1,9 +1,18 @@
 package org.wache.audit;
 
+import java.util.List;
+
 /**
- * A change that was applied to a copy and audited again.
+ * A change that was applied to a copy and audited again: the finding is gone for those whom it concerns, and nobody who
+ * carries the list is worse off.
  *
  * @param change what to change
- * @param verdictAfter what came out; never a hold
+ * @param verdictAfter what came out for those whom the finding concerns
+ * @param stillHeld names of the holders for whom the entry stays on hold, by reasons of their own
  */
-public record ProvedRemedy(Change change, Verdict verdictAfter) {}
+public record ProvedRemedy(Change change, Verdict verdictAfter, List<String> stillHeld) {
+
+  public ProvedRemedy {
+    stillHeld = List.copyOf(stillHeld);
+  }
+}

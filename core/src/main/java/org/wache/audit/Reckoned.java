@@ -66,13 +66,19 @@ public record Reckoned(Route route, Watts output, PowerLimit limit, double facto
     return output.value() * factor > limit.watts().value() * (1 + ROUNDING);
   }
 
-  /** The most output within the limit: the limit itself, or two figures rounded down. */
+  /** The most output within the limit: the limit itself where it is a figure that people set, else the next lower of these. */
   public Watts mostOutput() {
     double exact = limit.watts().value() / factor;
-    if (factor == 1) {
-      return limit.watts();
-    }
-    double scale = Math.pow(10, Math.floor(Math.log10(exact)) - 1);
-    return new Watts(Math.floor(exact / scale + ROUNDING) * scale);
+    return new Watts(settable(exact));
+  }
+
+  /**
+   * A power that people set, at or below an exact one: hundreds by tens, tens by one, under ten by one, under two by halves, under
+   * one by tenths, below that by one figure. Common practice, no source.
+   */
+  private static double settable(double exact) {
+    double step = exact >= 100 ? 10 : exact >= 2 ? 1 : exact >= 1 ? 0.5 : exact >= 0.1 ? 0.1 : Math.pow(10, Math.floor(Math.log10(exact)));
+    double down = Math.floor(exact / step + ROUNDING) * step;
+    return Math.round(down * 1e6) / 1e6;
   }
 }

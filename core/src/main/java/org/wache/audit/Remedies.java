@@ -5,13 +5,16 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.wache.channel.Channel;
 import org.wache.channel.Field;
 
 /**
- * Proves cures. Each is applied to a copy of the entry and audited for everyone who carries the list. Where a cure
- * leaves other holds, their own first cures are added to it, round by round, so that an entry with three faults is
- * offered one press that cures all three. What still leaves a hold is not offered.
+ * Proves cures. Each is applied to a copy of the entry and audited for everyone who carries the list. It is offered when its
+ * finding is gone for those whom it concerns and nobody is worse off; who stays on hold for other reasons is named. Where those
+ * whom it concerns have further holds, the first cures of these are added to it, round by round, so that an entry with three
+ * faults is offered one press that cures all three; never for the sake of somebody else, and never by falling silent.
  */
 public final class Remedies {
 
@@ -31,51 +34,116 @@ public final class Remedies {
    * added, and listening only last. Cures that end in the same entry are told once.
    */
   public List<ProvedRemedy> of(Finding finding) {
+    List<Integer> concerned = concerned(finding);
     Map<Channel, ProvedRemedy> alone = new LinkedHashMap<>();
     Map<Channel, ProvedRemedy> completed = new LinkedHashMap<>();
     Map<Channel, ProvedRemedy> listening = new LinkedHashMap<>();
     for (Change change : finding.cures()) {
-      Change whole = completed(change, finding);
-      if (whole != null && !apply(whole).equals(audit.entry(position).channel())) {
-        Channel end = apply(whole);
-        if (whole != change && end.transmit().isEmpty()) {
-          continue; // with listening only added, the rest of the change says nothing
-        }
-        Map<Channel, ProvedRemedy> kind = end.transmit().isEmpty() ? listening
-            : whole == change ? alone : completed;
-        kind.putIfAbsent(end, new ProvedRemedy(trimmed(whole), trial(end).verdict()));
+      Change whole = completed(change, concerned);
+      Channel end = apply(whole);
+      if (end.equals(audit.entry(position).channel()) || !cures(trial(end), finding, concerned)) {
+        continue;
       }
+      Map<Channel, ProvedRemedy> kind = end.transmit().isEmpty() ? listening : whole == change ? alone : completed;
+      kind.putIfAbsent(end, new ProvedRemedy(trimmed(whole), verdict(trial(end), concerned), stillHeld(trial(end))));
     }
     completed.forEach(alone::putIfAbsent);
     listening.forEach(alone::putIfAbsent);
     return List.copyOf(alone.values());
   }
 
-  /** The change with what else it needs to leave no hold; null when there is nothing that helps. */
-  private Change completed(Change change, Finding cured) {
+  /** The places of the judgements that have the finding; all of them where it is of the entry itself. */
+  private List<Integer> concerned(Finding finding) {
+    EntryAudit entry = audit.entry(position);
+    List<Integer> all = IntStream.range(0, entry.judgements().size()).boxed().toList();
+    List<Integer> some = all.stream().filter(i -> entry.judgements().get(i).findings().stream().anyMatch(each -> same(each, finding))).toList();
+    return some.isEmpty() ? all : some;
+  }
+
+  private static boolean same(Finding one, Finding other) {
+    return one == other || one.slug() == other.slug() && one.service().equals(other.service()) && one.radio().equals(other.radio())
+        && one.severity() == other.severity();
+  }
+
+  /** Whether nothing of the finding is left for those whom it concerns, no hold took its place, and nobody is worse off. */
+  private boolean cures(EntryAudit after, Finding finding, List<Integer> concerned) {
+    EntryAudit before = audit.entry(position);
+    if (after.own().stream().anyMatch(each -> comesBack(each, finding) || each.holds() && isNew(each, before.own()))) {
+      return false;
+    }
+    boolean falls = before.channel().transmit().isPresent() && after.channel().transmit().isEmpty();
+    for (int i = 0; i < before.judgements().size(); i++) {
+      if (worse(before.judgements().get(i).verdict(), after.judgements().get(i).verdict(), falls && !(concerned.contains(i) && !finding.holds()))) {
+        return false;
+      }
+    }
+    boolean ofEntry = finding.radio().isEmpty() && before.own().stream().anyMatch(each -> same(each, finding));
+    if (!ofEntry && finding.holds() && concerned.stream().allMatch(i -> after.judgements().get(i).verdict() == Verdict.HOLD)) {
+      return false; // nobody could key it any more than before
+    }
+    for (int i : concerned) {
+      List<Finding> was = before.judgements().get(i).findings();
+      if (after.judgements().get(i).findings().stream().anyMatch(each -> comesBack(each, finding) || each.holds() && isNew(each, was))) {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  /** A query may take the place of a hold of the same rule. */
+  private static boolean comesBack(Finding after, Finding cured) {
+    return after.slug() == cured.slug() && (after.holds() || !cured.holds());
+  }
+
+  private static boolean isNew(Finding hold, List<Finding> before) {
+    return before.stream().noneMatch(each -> each.slug() == hold.slug());
+  }
+
+  /**
+   * From clear to a query is worse, and from talking to listening where that is the loss of somebody whom the finding does not
+   * concern, or of whom it stops; from hold to anything is better.
+   */
+  private static boolean worse(Verdict before, Verdict after, boolean silenced) {
+    return switch (before) {
+      case HOLD -> false;
+      case CLEAR -> after == Verdict.HOLD || after == Verdict.QUERY || silenced;
+      case QUERY -> after == Verdict.HOLD || silenced;
+      case LISTEN -> after == Verdict.HOLD;
+    };
+  }
+
+  private static Verdict verdict(EntryAudit after, List<Integer> concerned) {
+    return concerned.stream().map(i -> after.judgements().get(i).verdict()).reduce(Verdict::worse).orElse(after.verdict());
+  }
+
+  private List<String> stillHeld(EntryAudit after) {
+    return IntStream.range(0, after.judgements().size()).filter(i -> after.judgements().get(i).verdict() == Verdict.HOLD)
+        .boxed().flatMap(i -> audit.auditor().holdersOf(i).stream()).toList();
+  }
+
+  /** The change with what else it needs to leave those whom it concerns no hold, as far as there is a cure that still talks. */
+  private Change completed(Change change, List<Integer> concerned) {
     Change so = change;
     for (int round = 0; round < MOST_ROUNDS; round++) {
-      EntryAudit after = trial(apply(so));
-      List<Finding> left = Audit.findings(after);
-      Finding worst = left.stream().filter(Finding::holds).findFirst().orElse(null);
-      if (worst == null && after.verdict() != Verdict.HOLD) {
-        return cured.holds() || left.stream().noneMatch(each -> each.slug() == cured.slug()) ? so : null;
+      Channel now = apply(so);
+      if (now.transmit().isEmpty()) {
+        return so;
       }
-      if (worst == null) {
-        return null;
-      }
+      EntryAudit after = trial(now);
       Change current = so;
-      Change next = worst.cures().stream()
+      Change next = Stream.concat(after.own().stream(), concerned.stream().flatMap(i -> after.judgements().get(i).findings().stream()))
+          .filter(Finding::holds)
+          .flatMap(left -> left.cures().stream().limit(1))
           .filter(more -> !overrides(more, change))
           .map(current::and)
-          .filter(both -> !apply(both).equals(apply(current)))
+          .filter(both -> !apply(both).equals(now) && apply(both).transmit().isPresent())
           .findFirst().orElse(null);
       if (next == null) {
-        return null;
+        return so;
       }
       so = next;
     }
-    return null;
+    return so;
   }
 
   /** Whether the addition would undo what the change set. */

@@ -16,6 +16,7 @@ import org.wache.rulebook.PowerLimit;
 import org.wache.rulebook.Room;
 import org.wache.rulebook.Service;
 import org.wache.rulebook.WidthLimit;
+import org.wache.signal.Content;
 import org.wache.signal.Emission;
 import org.wache.signal.Frequency;
 import org.wache.signal.Span;
@@ -176,9 +177,40 @@ public final class Route {
         && receiveRows().stream().anyMatch(row -> row.uses().contains(PlanUse.SATELLITE));
   }
 
+  /** Whether it hears a satellite segment and talks in another band where none is: in no repeater's way, and for no satellite. */
+  public boolean uplinkAstray() {
+    boolean saysRepeater = on().text(Field.USE).strip().equalsIgnoreCase(Use.REPEATER.name());
+    return !saysRepeater && !viaSatellite() && planned() && on().isPair() && !service.placeName(on().receive().orElseThrow()).equals(place())
+        && receiveRows().stream().anyMatch(row -> row.uses().contains(PlanUse.SATELLITE));
+  }
+
   /** Whether it talks through a repeater. */
   public boolean throughRepeater() {
-    return on().use() == Use.REPEATER && !viaSatellite();
+    return on().use() == Use.REPEATER && !viaSatellite() && !split();
+  }
+
+  /**
+   * Whether it hears one station and answers beside it, as split working does: two frequencies of one band in a mode that
+   * repeaters do not carry, without a tone, without a pair of the plan, and the entry does not say itself that it is a repeater.
+   */
+  public boolean split() {
+    boolean repeatersCarry = emission.is(Content.FM) || emission.is(Content.DIGITAL_VOICE);
+    boolean named = !on().text(Field.USE).isBlank() && on().use() != Use.DIRECT;
+    return on().isPair() && !named && on().sends().isEmpty() && !repeatersCarry && planned()
+        && on().receive().filter(receive -> service.placeName(receive).equals(place())).isPresent()
+        && receiveRows().stream().noneMatch(row -> row.offsets().contains(transmit.minus(on().receive().get())));
+  }
+
+  /** The rows of the band plan that count for what it hears. */
+  public List<PlanRow> heardRows() {
+    return planned() && on().receive().isPresent() ? entry.plan().counting(on().receive().get()) : List.of();
+  }
+
+  /** How far the transmitter may be off, hertz: the radio's own figure, or the usual one. */
+  public long frequencyError() {
+    double ppm = radio.flatMap(each -> each.model().tuning().errorPpm().isPresent() ? Optional.of(each.model().tuning().errorPpm().getAsDouble()) : Optional.empty())
+        .orElse(entry.edition().frequencyErrorPpm());
+    return Math.round(transmit.hertz() * ppm / 1e6);
   }
 
   /** This service as one with bands. */

@@ -93,6 +93,9 @@ public final class AuditReport {
       ObjectNode changes = cure.putObject("changes");
       remedy.change().fields().forEach((field, text) -> changes.put(field.key(), text));
       cure.put("verdictAfter", remedy.verdictAfter().text());
+      if (!remedy.stillHeld().isEmpty()) {
+        remedy.stillHeld().forEach(cure.putArray("stillHeld")::add);
+      }
     }
     ArrayNode advice = node.putArray("advice");
     told.finding().advice().forEach(advice::add);

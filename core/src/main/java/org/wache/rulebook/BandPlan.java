@@ -107,6 +107,41 @@ public final class BandPlan {
     return there.isEmpty() ? Optional.empty() : Optional.of(there.get(0));
   }
 
+  /**
+   * The rows that count for a frequency: the narrowest, and where it is an end that a range shares with others, these too.
+   */
+  public List<PlanRow> counting(Frequency frequency) {
+    List<PlanRow> there = at(frequency);
+    if (there.size() < 2 || there.get(0).span().length() == 0) {
+      return there.isEmpty() ? there : there.subList(0, 1);
+    }
+    long hertz = frequency.hertz();
+    boolean atEnd = there.get(0).span().low() == hertz || there.get(0).span().high() == hertz;
+    return atEnd ? there.stream().filter(row -> row.span().low() == hertz || row.span().high() == hertz).toList() : there.subList(0, 1);
+  }
+
+  /** The nearest range under a frequency that lies in none, and the nearest above it. */
+  public List<PlanRow> around(Frequency frequency) {
+    PlanRow below = null;
+    PlanRow above = null;
+    for (PlanRow row : rows) {
+      if (row.span().length() == 0) {
+        continue;
+      }
+      if (row.span().high() < frequency.hertz() && (below == null || row.span().high() > below.span().high())) {
+        below = row;
+      } else if (row.span().low() > frequency.hertz() && (above == null || row.span().low() < above.span().low())) {
+        above = row;
+      }
+    }
+    return java.util.stream.Stream.of(below, above).filter(java.util.Objects::nonNull).toList();
+  }
+
+  /** Whether an upper sideband with this dial is by habit the carrier of sound-card data. */
+  public boolean dataDial(Frequency dial) {
+    return at(dial).stream().anyMatch(row -> row.uses().contains(PlanUse.DATA_DIAL));
+  }
+
   /** The single frequencies kept for beacons that lie inside a signal; nearly always none. */
   public Optional<PlanRow> beaconWithin(Span signal) {
     int from = Arrays.binarySearch(beacons, signal.low());

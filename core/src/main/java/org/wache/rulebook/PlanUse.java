@@ -11,6 +11,8 @@ public enum PlanUse {
   BEACON("beacons"),
   SATELLITE("satellites"),
   DATA("data"),
+  /** The dial of an upper sideband at which sound-card data gathers. */
+  DATA_DIAL("data by a sideband radio"),
   FM_SIMPLEX("FM direct"),
   REPEATER_INPUT("repeater inputs"),
   REPEATER_OUTPUT("repeater outputs"),

@@ -19,8 +19,10 @@ public enum Content {
   PHONE,
   /** Voice that is not angle-modulated with an index above 1 (47 CFR 97.307(f)(1)). */
   PHONE_LOW_INDEX,
-  /** Single-sideband voice (J3E, R3E). */
+  /** Single-sideband voice, whatever its carrier (J3E, R3E, H3E). */
   SSB,
+  /** Single-sideband voice without its carrier or with a reduced one: J3E and R3E, as 47 CFR 97.307(f)(10) names them. */
+  SSB_REDUCED,
   /** Double-sideband amplitude-modulated voice (A3E). */
   AM,
   /** Analogue frequency- or phase-modulated voice (F3E, G3E). */
@@ -48,6 +50,9 @@ public enum Content {
       words.add("voice (FM only with a modulation index up to 1)");
     } else {
       add(words, bits, SSB, "single sideband");
+      if ((bits & SSB.bit()) == 0) {
+        add(words, bits, SSB_REDUCED, "single sideband (J3E, R3E)");
+      }
       add(words, bits, AM, "AM");
       add(words, bits, FM, "analogue FM voice");
       add(words, bits, DIGITAL_VOICE, "digital voice");

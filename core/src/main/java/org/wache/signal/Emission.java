@@ -151,7 +151,7 @@ public final class Emission {
   }
 
   private static int phone(char modulation, char nature, boolean angle, long bandwidth) {
-    if (nature == '1' || nature == '7' || nature == 'X') {
+    if ("127X".indexOf(nature) >= 0) { // 2: by a modulated subcarrier, such as digital voice from a sound card
       return digitalVoice(angle, bandwidth);
     }
     int bits = Content.PHONE.bit();
@@ -161,8 +161,10 @@ public final class Emission {
     if (angle) {
       bits |= Content.FM.bit();
     } else if (modulation == 'J' || modulation == 'R') {
+      bits |= Content.SSB.bit() | Content.SSB_REDUCED.bit();
+    } else if (modulation == 'H') {
       bits |= Content.SSB.bit();
-    } else if (modulation == 'A' || modulation == 'H') {
+    } else if (modulation == 'A') {
       bits |= Content.AM.bit();
     }
     return bits;
@@ -214,7 +216,7 @@ public final class Emission {
    */
   public boolean oneSided() {
     char modulation = designator.charAt(4);
-    return (modulation == 'J' || modulation == 'R') && "CDEF".indexOf(designator.charAt(6)) >= 0;
+    return "JRH".indexOf(modulation) >= 0 && "CDEF".indexOf(designator.charAt(6)) >= 0;
   }
 
   /**
@@ -242,6 +244,9 @@ public final class Emission {
     if (!oneSided()) {
       long half = bandwidth / 2;
       return new Span(-half, half);
+    }
+    if (designator.charAt(4) != 'J') { // the carrier is sent too, at the dial: Bn is its distance to the highest audio
+      return lowerSideband ? new Span(-bandwidth, 0) : new Span(0, bandwidth);
     }
     long near = bandwidth == EXAMPLE_SSB ? EXAMPLE_LOWEST_AUDIO : LOWEST_AUDIO;
     return lowerSideband ? new Span(-near - bandwidth, -near) : new Span(near, near + bandwidth);

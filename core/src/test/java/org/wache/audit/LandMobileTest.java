@@ -94,6 +94,6 @@ class LandMobileTest {
     Audit audit = new Auditor(Register.ALL, AuditContext.of(Audits.edition(Audits.DAY), Audits.DAY, List.of(fleet)))
         .audit(Audits.list(RulePage.entry("", "rx_mhz=451.8 tx_mhz=451.8 mode=NFM power_w=5").channels()));
     assertThat(audit.findings(0)).singleElement()
-        .satisfies(finding -> assertThat(finding.message()).isEqualTo("The licence does not cover 5 W output: the line says 4 W."));
+        .satisfies(finding -> assertThat(finding.message()).isEqualTo("The licence does not cover 5 W output: the line 11K2F3E says 4 W."));
   }
 }

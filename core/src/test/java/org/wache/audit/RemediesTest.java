@@ -24,8 +24,7 @@ class RemediesTest {
   static Stream<Arguments> offers() {
     return Stream.of(
         Arguments.of("amateur:technician", "rx_mhz=147.995 tx_mhz=147.995 mode=FM power_w=5", "edge-overrun",
-            List.of("Move to 147.990 MHz: query", "Use the narrow width, move to 147.990 MHz: query",
-                "Listen only: listen")),
+            List.of("Move to 147.990 MHz: query", "Listen only: listen")),
         Arguments.of("amateur:technician", "rx_mhz=28.498 tx_mhz=28.498 mode=USB power_w=50", "edge-overrun",
             List.of("Move to 28.497 MHz: clear", "Listen only: listen")),
         Arguments.of("gmrs", "rx_mhz=467.5625 tx_mhz=467.5625 mode=NFM power_w=5", "power-over",
@@ -102,12 +101,45 @@ class RemediesTest {
   }
 
   @Test
-  void whatOnlyHelpsWithListeningOnlyAddedIsNotOfferedBesideListeningOnly() {
+  void aCureForOneIsOfferedThoughAnotherStaysOnHoldAndNamesThem() {
     // 60 W on a frequency that the second holder has no licence for at all: less power helps only the first.
     Audit audit = Audits.auditor(Audits.DAY, "amateur:novice", "nobody").audit(Audits.list(
         RulePage.entry("", "rx_mhz=223.500 tx_mhz=223.500 mode=FM power_w=60").channels()));
     Finding power = audit.findings(0).stream().filter(each -> each.slug() == Slug.POWER_OVER).findFirst().orElseThrow();
     assertThat(new Remedies(audit, 0).of(power)).extracting(remedy -> remedy.change().label())
-        .containsExactly("Listen only");
+        .containsExactly("Use 25 W", "Listen only");
+    assertThat(new Remedies(audit, 0).of(power).get(0)).satisfies(cure -> {
+      assertThat(cure.verdictAfter()).isEqualTo(Verdict.CLEAR); // for the Novice, whom it concerns
+      assertThat(cure.stillHeld()).containsExactly("nobody");
+    });
+    assertThat(new Remedies(audit, 0).of(power).get(1).stillHeld()).isEmpty();
+  }
+
+  @Test
+  void whatOnlyHelpsWithListeningOnlyAddedIsNotOffered() {
+    // 80 W by a land-mobile sort of entry that an amateur may not key anyhow: the cure of one fault is no cure while the other stays.
+    Audit audit = Audits.auditor(Audits.DAY, "amateur:technician").audit(Audits.list(
+        RulePage.entry("", "rx_mhz=29.600 tx_mhz=29.600 mode=FM power_w=1600").channels()));
+    Finding power = audit.findings(0).stream().filter(each -> each.slug() == Slug.POWER_OVER).findFirst().orElseThrow();
+    assertThat(new Remedies(audit, 0).of(power)).extracting(remedy -> remedy.change().label()).containsExactly("Listen only");
+  }
+
+  @Test
+  void nobodyIsSilencedForSomebodyElse() {
+    // The first may talk there, the second has no licence: that the entry falls silent is no cure.
+    Audit audit = Audits.auditor(Audits.DAY, "amateur:technician", "nobody").audit(Audits.list(
+        RulePage.entry("", "rx_mhz=146.550 tx_mhz=146.550 mode=FM power_w=5").channels()));
+    Finding licence = audit.findings(0).stream().filter(each -> each.slug() == Slug.NOT_LICENSED).findFirst().orElseThrow();
+    assertThat(new Remedies(audit, 0).of(licence)).isEmpty();
+  }
+
+  @Test
+  void aCureIsNotReshapedForTheNeighbour() {
+    // FRS allows the unlicensed 2 W; the GMRS licensee asks for too much of his own 5 W: his cure is his own limit.
+    Audit audit = Audits.auditor(Audits.DAY, "gmrs", "nobody").audit(Audits.list(
+        RulePage.entry("", "rx_mhz=462.5625 tx_mhz=462.5625 mode=NFM power_w=8").channels()));
+    List<String> labels = audit.findings(0).stream().filter(each -> each.slug() == Slug.POWER_OVER)
+        .flatMap(finding -> new Remedies(audit, 0).of(finding).stream()).map(remedy -> remedy.change().label()).toList();
+    assertThat(labels).contains("Use 5 W", "Use 2 W").noneMatch(label -> label.contains(", use"));
   }
 }

@@ -143,6 +143,8 @@ class AbsurdTest {
     assertThat(away.words()).contains("Try again").doesNotContain("away");
     var met = org.wache.server.problems.Fault.of(new RuntimeException(new java.sql.SQLException("deadlock", "40P01")));
     assertThat(met.status().value()).isEqualTo(503);
+    var gone = org.wache.server.problems.Fault.of(new org.springframework.transaction.TransactionSystemException("JDBC rollback failed", new java.sql.SQLException("Connection is closed")));
+    assertThat(gone.status().value()).isEqualTo(503);
     var wrong = org.wache.server.problems.Fault.of(new RuntimeException(new java.sql.SQLException("syntax", "42601")));
     assertThat(wrong.status().value()).isEqualTo(500);
   }

@@ -1,8 +1,6 @@
 package org.wache.audit.law;
 
-import java.util.Comparator;
 import java.util.List;
-import org.wache.audit.Change;
 import org.wache.audit.Cures;
 import org.wache.audit.Finding;
 import org.wache.audit.Route;
@@ -15,13 +13,9 @@ import org.wache.rulebook.BandService;
 import org.wache.rulebook.FixedChannel;
 import org.wache.rulebook.Grant;
 import org.wache.rulebook.Room;
-import org.wache.signal.Span;
 
 /** A higher class may use this emission there, this holder's may not. */
 public final class ClassTooLow implements RouteRule {
-
-  /** How far an entry may be moved and still be the same channel to its users. Common practice, no source. */
-  private static final long NEAR = 25_000;
 
   @Override
   public Slug slug() {
@@ -54,22 +48,7 @@ public final class ClassTooLow implements RouteRule {
             route.place(), needed, has)
         .working(() -> working(route, bands, lowest, needed, has))
         .source(route.cite(source(route, bands, lowest)))
-        .cures(() -> Cures.orListen(moves(route, bands))));
-  }
-
-  /** A little way into the holder's own part; farther off it would be another channel. */
-  private static List<Change> moves(Route route, BandService bands) {
-    if (route.on().isPair()) {
-      return List.of();
-    }
-    Span signal = route.occupied();
-    return bands.rooms(route.held().classIndex(), route.emission()).stream()
-        .filter(room -> room.span().length() >= signal.length())
-        .map(room -> room.span().low() > signal.low() ? room.span().low() - signal.low()
-            : room.span().high() - signal.high())
-        .filter(move -> Math.abs(move) <= NEAR)
-        .min(Comparator.comparingLong(Math::abs))
-        .map(move -> List.of(Cures.shifted(route.on(), move))).orElse(List.of());
+        .cures(() -> Cures.orListen(Cures.intoRoom(route))));
   }
 
   private static boolean mayUse(Route route) {

@@ -43,7 +43,7 @@ public final class EdgeClose implements RouteRule {
     Overrun nearest = Overrun.of(route.occupied(), room.get().span());
     OptionalDouble own = route.radio().map(radio -> radio.model().tuning().errorPpm()).orElse(OptionalDouble.empty());
     double ppm = own.orElse(route.entry().edition().frequencyErrorPpm());
-    long error = Math.round(route.transmit().hertz() * ppm / 1e6);
+    long error = route.frequencyError();
     long left = -nearest.over();
     if (left >= error) {
       return List.of();

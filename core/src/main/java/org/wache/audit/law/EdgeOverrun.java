@@ -72,21 +72,34 @@ public final class EdgeOverrun implements RouteRule {
         .cures(() -> Cures.orListen(List.of(Change.mode("Use USB", "USB")))));
   }
 
+  /** A narrower signal where that is enough by itself, else the move, and both only where neither is enough. */
   private static List<Change> cures(Route route, Span room, Overrun over) {
     List<Change> cures = new ArrayList<>();
-    long inward = over.atTop() ? -over.over() : over.over();
     List<Change> narrower = Cures.narrower(route.on());
-    cures.addAll(narrower);
-    if (room.length() >= route.occupied().length()) {
-      cures.add(Cures.shifted(route.on(), inward));
-    }
+    long error = route.frequencyError();
     for (Change narrow : narrower) {
-      Channel narrowed = route.on().with(narrow.fields());
-      Overrun left = Overrun.of(narrowed.occupied().orElseThrow(), room);
-      if (left.over() > 0) {
-        cures.add(narrow.and(Cures.shifted(narrowed, left.atTop() ? -left.over() : left.over())));
+      if (Overrun.of(route.on().with(narrow.fields()).occupied().orElseThrow(), room).over() <= -error) {
+        cures.add(narrow);
       }
     }
+    if (room.length() >= route.occupied().length() + 2 * error) {
+      cures.add(Cures.shifted(route.on(), inward(over, over.over() + error)));
+    } else if (room.length() >= route.occupied().length()) {
+      cures.add(Cures.shifted(route.on(), inward(over, over.over())));
+    } else {
+      for (Change narrow : narrower) {
+        Channel narrowed = route.on().with(narrow.fields());
+        Overrun left = Overrun.of(narrowed.occupied().orElseThrow(), room);
+        if (left.over() > -error) {
+          cures.add(narrow.and(Cures.shifted(narrowed, inward(left, left.over() + error))));
+        }
+      }
+    }
+    cures.addAll(Cures.otherOffsets(route.entry()));
     return Cures.orListen(cures);
+  }
+
+  private static long inward(Overrun over, long hertz) {
+    return over.atTop() ? -hertz : hertz;
   }
 }

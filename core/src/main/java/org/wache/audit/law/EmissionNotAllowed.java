@@ -1,6 +1,8 @@
 package org.wache.audit.law;
 
+import java.util.ArrayList;
 import java.util.List;
+import org.wache.audit.Change;
 import org.wache.audit.Cures;
 import org.wache.audit.Finding;
 import org.wache.audit.Route;
@@ -46,8 +48,14 @@ public final class EmissionNotAllowed implements RouteRule {
             route.place(), Words.contents(allowed))
         .working(() -> working(route, allowed))
         .source(source(route))
-        .cures(() -> Cures.orListen(route.emission().is(Content.PHONE) ? Cures.otherVoice(route)
-            : Cures.otherModes(route.on()))));
+        .cures(() -> Cures.orListen(cures(route))));
+  }
+
+  private static List<Change> cures(Route route) {
+    List<Change> cures = new ArrayList<>(Cures.intoRoom(route));
+    cures.addAll(route.emission().is(Content.PHONE) ? Cures.otherVoice(route) : Cures.otherModes(route.on()));
+    cures.addAll(Cures.otherOffsets(route.entry()));
+    return cures;
   }
 
   private static Sum working(Route route, int allowed) {

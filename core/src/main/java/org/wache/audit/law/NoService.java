@@ -2,7 +2,7 @@ package org.wache.audit.law;
 
 import java.util.List;
 import java.util.Optional;
-import org.wache.audit.Change;
+import org.wache.audit.Cures;
 import org.wache.audit.Entry;
 import org.wache.audit.Finding;
 import org.wache.audit.RulePage;
@@ -41,7 +41,7 @@ public final class NoService implements StrandedRule {
         .working(() -> allocation.map(row -> Sum.of(transmit, "talks on").inside(row.span(), row.whose()))
             .orElse(Sum.NONE))
         .source(entry.edition().cite(entry.edition().allocationSource()))
-        .cures(() -> List.of(Change.listenOnly())));
+        .cures(() -> Cures.orListen(Cures.otherOffsets(entry))));
   }
 
   private static String belongs(Allocation row) {

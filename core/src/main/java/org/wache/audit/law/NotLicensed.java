@@ -3,7 +3,7 @@ package org.wache.audit.law;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import org.wache.audit.Change;
+import org.wache.audit.Cures;
 import org.wache.audit.Entry;
 import org.wache.audit.Finding;
 import org.wache.audit.RulePage;
@@ -54,7 +54,7 @@ public final class NotLicensed implements StrandedRule {
         .message("%s%s %s; the holder has none.", transmit, whose, needs)
         .working(() -> working(licensed, allocation, transmit))
         .source(source(entry, licensed))
-        .cures(() -> List.of(Change.listenOnly())));
+        .cures(() -> Cures.orListen(Cures.otherOffsets(entry))));
   }
 
   private static Sum working(List<Service> licensed, Optional<Allocation> allocation, Frequency transmit) {

@@ -38,7 +38,11 @@ public final class OutsideAuthorisation implements RouteRule {
   private static final double OUTPUT_TOLERANCE = 1e-9;
 
   /** One way in which a line does not cover the entry. */
-  private record Failure(String part, Sum working, List<Change> cures) {}
+  private record Failure(String part, Sum working, List<Change> cures, boolean holds) {
+    Failure(String part, Sum working, List<Change> cures) {
+      this(part, working, cures, true);
+    }
+  }
 
   @Override
   public Slug slug() {
@@ -69,15 +73,22 @@ public final class OutsideAuthorisation implements RouteRule {
           .message("%s is on no line of the licence%s.", route.transmit(), LicenceExpiring.callSign(licence))
           .working(() -> working(route, licence))
           .source(route.cite(service.source()))
-          .cures(() -> List.of(Change.listenOnly())));
+          .cures(() -> Cures.orListen(Cures.otherOffsets(route.entry()))));
     }
-    List<Failure> fewest = there.stream().map(line -> failures(route, line))
-        .min(Comparator.comparingInt(List::size)).orElseThrow();
-    return fewest.stream().map(failure -> Finding.hold(Slug.OUTSIDE_AUTHORISATION, route)
-        .message("The licence%s does not cover %s.", LicenceExpiring.callSign(licence), failure.part())
+    List<Failure> fewest = failures(route, nearest(route, there));
+    return fewest.stream().map(failure -> (failure.holds() ? Finding.hold(Slug.OUTSIDE_AUTHORISATION, route) : Finding.query(Slug.OUTSIDE_AUTHORISATION, route))
+        .message(failure.holds() ? "The licence%s does not cover %s." : "Whether the licence%s covers %s, the licensee has to say.",
+            LicenceExpiring.callSign(licence), failure.part())
         .working(failure::working)
         .source(route.cite(service.source()))
         .cures(() -> Cures.orListen(failure.cures()))).toList();
+  }
+
+  /** The line that fits best: the one whose emission takes in what is sent, then the one that fails in the fewest ways. */
+  private static AuthorisationLine nearest(Route route, List<AuthorisationLine> there) {
+    return there.stream().min(Comparator.<AuthorisationLine>comparingInt(line -> failures(route, line).size() == 0 ? 0 : 1)
+        .thenComparing(line -> LineCover.of(line.emission(), route.emission()))
+        .thenComparingLong(line -> failures(route, line).stream().filter(Failure::holds).count())).orElseThrow();
   }
 
   /** The output that the licence's line for this frequency allows. */
@@ -85,10 +96,9 @@ public final class OutsideAuthorisation implements RouteRule {
     if (!(route.service() instanceof AuthorisedService service)) {
       return Optional.empty();
     }
-    return route.held().licence().stream().flatMap(licence -> licence.lines().stream())
-        .filter(line -> line.frequency().equals(route.transmit()))
-        .flatMap(line -> line.output().stream())
-        .findFirst().map(output -> new PowerLimit(output, Measure.OUTPUT, service.source()));
+    List<AuthorisationLine> there = route.held().licence().stream().flatMap(licence -> licence.lines().stream())
+        .filter(line -> line.frequency().equals(route.transmit())).toList();
+    return there.isEmpty() ? Optional.empty() : nearest(route, there).output().map(output -> new PowerLimit(output, Measure.OUTPUT, service.source()));
   }
 
   private static Sum working(Route route, Licence licence) {
@@ -109,10 +119,10 @@ public final class OutsideAuthorisation implements RouteRule {
   }
 
   private static Optional<Failure> emission(Route route, AuthorisationLine line) {
-    String kind = route.emission().kind().substring(0, 3);
-    if (!line.emission().kind().startsWith(kind)) {
+    LineCover cover = LineCover.of(line.emission(), route.emission());
+    if (cover != LineCover.COVERED) {
       return Optional.of(new Failure("the emission " + Words.emission(route.on()) + ": the line says "
-          + line.emission(), Sum.NONE, Cures.otherModes(route.on())));
+          + line.emission(), Sum.NONE, fitting(line), cover == LineCover.NOT_COVERED));
     }
     boolean narrowByMode = route.on().emissionFromMode() && route.on().mode().orElseThrow() == Mode.NFM;
     long width = narrowByMode ? NARROW_ON_PAPER : route.emission().bandwidth();
@@ -125,6 +135,19 @@ public final class OutsideAuthorisation implements RouteRule {
         + line.emission(), sum, Cures.narrower(route.on())));
   }
 
+  /** The modes that the line takes in, and then its designator as it stands. */
+  private static List<Change> fitting(AuthorisationLine line) {
+    List<Change> cures = new ArrayList<>();
+    for (Mode mode : Mode.values()) {
+      long width = mode == Mode.NFM ? NARROW_ON_PAPER : mode.emission().bandwidth();
+      if (LineCover.of(line.emission(), mode.emission()) == LineCover.COVERED && width <= line.emission().bandwidth()) {
+        cures.add(Change.mode("Use " + mode, mode.name()));
+      }
+    }
+    cures.add(Change.of("Use " + line.emission(), Field.EMISSION, line.emission().designator()));
+    return cures;
+  }
+
   private static Optional<Failure> output(Route route, AuthorisationLine line) {
     Optional<Watts> power = route.on().power();
     if (power.isEmpty() || line.output().isEmpty()
@@ -133,7 +156,7 @@ public final class OutsideAuthorisation implements RouteRule {
     }
     Sum sum = Sum.of(power.get().number(), "W", "transmitter output")
         .limit(line.output().get().number(), "W", "the line's output");
-    return Optional.of(new Failure(power.get() + " output: the line says " + line.output().get(), sum,
+    return Optional.of(new Failure(power.get() + " output: the line " + line.emission() + " says " + line.output().get(), sum,
         List.of(Change.of("Use " + line.output().get(), Field.POWER_W, line.output().get().number()))));
   }
 
@@ -148,7 +171,7 @@ public final class OutsideAuthorisation implements RouteRule {
       return Optional.empty();
     }
     Watts most = reckoned.mostOutput();
-    return Optional.of(new Failure(reckoned.power() + " ERP: the line says " + line.erp().get(),
+    return Optional.of(new Failure(reckoned.power() + " ERP: the line " + line.emission() + " says " + line.erp().get(),
         reckoned.sum().limit(line.erp().get().number(), "W", "the line's ERP"),
         List.of(Change.of("Use " + most, Field.POWER_W, most.number()))));
   }

@@ -71,16 +71,16 @@ public final class RepeaterNotAllowed implements RouteRule {
         .cures(() -> cures(route)));
   }
 
+  /** The plan's offset, or direct on the frequency heard; what it talked on to reach a repeater is no channel to talk on. */
   private static List<Change> cures(Route route) {
     List<Change> cures = new ArrayList<>();
     route.on().receive().ifPresent(receive -> {
-      for (PlanRow row : route.receiveRows()) {
+      for (PlanRow row : route.heardRows()) {
         row.offsets().forEach(offset -> cures.add(Cures.pair("Talk on " + receive.plus(offset), receive,
             receive.plus(offset))));
       }
       cures.add(Cures.pair("Talk direct on " + receive, receive, receive));
     });
-    cures.add(Cures.pair("Talk direct on " + route.transmit(), route.transmit(), route.transmit()));
     return Cures.orListen(cures);
   }
 }

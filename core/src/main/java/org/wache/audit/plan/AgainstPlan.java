@@ -39,7 +39,16 @@ public final class AgainstPlan implements RouteRule {
 
   @Override
   public List<Finding> on(Route route) {
-    if (!route.planned() || route.on().isPair() || route.throughRepeater()) {
+    if (!route.planned()) {
+      return List.of();
+    }
+    if (route.entry().dataBySideband()) {
+      return List.of(dataBySideband(route));
+    }
+    if (route.uplinkAstray()) {
+      return List.of(uplinkAstray(route));
+    }
+    if (route.on().isPair() && !route.split() || route.throughRepeater()) {
       return List.of();
     }
     Optional<PlanRow> beacon = route.entry().plan().beaconWithin(route.occupied());
@@ -54,6 +63,25 @@ public final class AgainstPlan implements RouteRule {
         .working(() -> Sum.of(route.transmit(), "talks on").inside(row.span(), row.words()))
         .source(route.entry().plan().source(row))
         .cures(() -> cures(route, row)));
+  }
+
+  /** Sound-card data through a sideband transmitter: as data it is judged; as voice it would stand where data is. */
+  private static Finding dataBySideband(Route route) {
+    return Finding.query(Slug.PLAN_USE, route)
+        .message("USB on %s is the dial of data by a sideband radio; it is judged as data, %s.", route.transmit(), route.emission())
+        .working(() -> Sum.of(route.transmit(), "dial of an upper sideband").inside(route.occupied(), "where the data is"))
+        .source("common practice, no source")
+        .cures(() -> List.of(Change.mode("Use DATA", "DATA")));
+  }
+
+  /** Heard from a satellite, and talked on where no satellite listens. */
+  private static Finding uplinkAstray(Route route) {
+    Frequency heard = route.on().receive().orElseThrow();
+    return Finding.query(Slug.PLAN_USE, route)
+        .message("Hears the satellite segment at %s and talks on %s, which lies in no satellite segment: no satellite listens there.", heard, route.transmit())
+        .working(() -> Sum.of(route.transmit(), "talks on").limit(route.receiveRows().get(0).span().toString(), "MHz", "satellites, heard"))
+        .source(route.entry().plan().source())
+        .cures(() -> Cures.orListen(List.of()));
   }
 
   private static String how(PlanRow row) {

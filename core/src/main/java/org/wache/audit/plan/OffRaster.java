@@ -45,8 +45,11 @@ public final class OffRaster implements RouteRule {
       return List.of();
     }
     Frequency judged = route.on().isPair() ? route.on().receive().get() : route.transmit();
-    List<PlanRow> rows = route.on().isPair() ? route.receiveRows() : route.entry().plan().at(judged);
-    if (rows.isEmpty() || rows.get(0).rasters().isEmpty()) {
+    List<PlanRow> rows = route.on().isPair() ? route.heardRows() : route.entry().plan().at(judged);
+    if (rows.isEmpty()) {
+      return between(route, judged);
+    }
+    if (rows.get(0).rasters().isEmpty()) {
       return List.of();
     }
     PlanRow row = rows.get(0);
@@ -63,6 +66,38 @@ public final class OffRaster implements RouteRule {
         .working(() -> working(judged, rasters))
         .source(route.entry().plan().source(row))
         .cures(() -> cures(route, judged, rasters)));
+  }
+
+  /** A wider gap is a stretch of which the plan says nothing. */
+  private static final long WIDEST_GAP = 100_000;
+
+  /** In a gap of the plan between two of its ranges, where a raster is known: no channel of either. */
+  private static List<Finding> between(Route route, Frequency judged) {
+    List<PlanRow> around = route.entry().plan().around(judged).stream()
+        .filter(row -> route.service().placeName(new Frequency(row.span().low())).equals(route.place()) && !row.rasters().isEmpty()).toList();
+    if (around.size() < 2 || around.get(1).span().low() - around.get(0).span().high() > WIDEST_GAP || route.split()) {
+      return List.of();
+    }
+    List<Raster> rasters = around.stream().flatMap(row -> rasters(row, route.entry().context().houseRules().twoMetreRasterKhz()).stream()).distinct().toList();
+    return List.of(Finding.query(Slug.OFF_RASTER, route)
+        .message(() -> judged + " lies in no part of the plan: " + String.join(", ", around.stream().map(row -> row.words()
+            + (row.span().high() < judged.hertz() ? " end at " + Frequency.megahertz(row.span().high()) : " begin at " + Frequency.megahertz(row.span().low()))).toList()) + ".")
+        .working(() -> working(judged, rasters))
+        .source(route.entry().plan().source(around.get(0)))
+        .cures(() -> into(route, judged, around)));
+  }
+
+  /** The nearest channels of the parts around. */
+  private static List<Change> into(Route route, Frequency judged, List<PlanRow> around) {
+    List<Change> cures = new ArrayList<>();
+    for (PlanRow row : around) {
+      Raster raster = rasters(row, route.entry().context().houseRules().twoMetreRasterKhz()).get(0);
+      long nearest = raster.nearest(judged.hertz());
+      long inside = nearest < row.span().low() ? nearest + raster.step() : nearest > row.span().high() ? nearest - raster.step() : nearest;
+      Frequency to = new Frequency(inside);
+      cures.add(Cures.moved("Use " + to, route.on(), route.transmit().plus(to.minus(judged))));
+    }
+    return cures;
   }
 
   /** Where an area settles for one of two rasters: the settled one, or the first while nothing is settled. */

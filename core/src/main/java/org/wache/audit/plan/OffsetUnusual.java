@@ -12,6 +12,7 @@ import org.wache.audit.RulePage;
 import org.wache.audit.Slug;
 import org.wache.audit.Sum;
 import org.wache.audit.Words;
+import org.wache.channel.Field;
 import org.wache.rulebook.FixedChannel;
 import org.wache.signal.Frequency;
 
@@ -35,6 +36,9 @@ public final class OffsetUnusual implements RouteRule {
 
   @Override
   public List<Finding> on(Route route) {
+    if (route.split()) {
+      return route.on().text(Field.USE).isBlank() ? List.of(split(route)) : List.of();
+    }
     Optional<Pairing> found = Pairing.of(route);
     if (found.isEmpty() || found.get().usual() || found.get().reversed()) {
       return List.of();
@@ -47,6 +51,17 @@ public final class OffsetUnusual implements RouteRule {
         .source(pair.planned() ? route.entry().plan().source()
             : route.cite(route.service().traits().channelSource()))
         .cures(() -> cures(route, pair, usual)));
+  }
+
+  /** Split working is asked about once; no cure brings the two frequencies together. */
+  private static Finding split(Route route) {
+    Frequency receive = route.on().receive().orElseThrow();
+    return Finding.query(Slug.OFFSET_UNUSUAL, route)
+        .message("Hears %s and talks on %s in %s without a tone: that is split working, no repeater. It should say so.", receive, route.transmit(),
+            Words.emission(route.on()))
+        .working(() -> Sum.of(receive, "hears").plus(route.transmit().minus(receive), "split").gives(route.transmit(), "talks on"))
+        .source("common practice, no source")
+        .cures(() -> List.of(Change.of("Say that it is direct, in split", Field.USE, "direct")));
   }
 
   private static String message(Pairing pair, List<Long> usual) {

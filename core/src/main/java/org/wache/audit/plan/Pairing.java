@@ -5,7 +5,6 @@ import java.util.Optional;
 import org.wache.audit.Route;
 import org.wache.rulebook.FixedChannel;
 import org.wache.rulebook.PlanRow;
-import org.wache.rulebook.PlanUse;
 import org.wache.signal.Frequency;
 
 /** How the two frequencies of an entry stand to the pairs of a band plan or a service. */
@@ -14,7 +13,7 @@ record Pairing(Frequency receive, Frequency transmit, List<Long> offsets, boolea
   /** The pairing of a route that goes through a repeater or is a pair; empty for others and for satellites. */
   static Optional<Pairing> of(Route route) {
     boolean candidate = route.on().isPair() || route.throughRepeater();
-    if (!candidate || route.viaSatellite() || route.on().receive().isEmpty()) {
+    if (!candidate || route.split() || route.viaSatellite() || route.on().receive().isEmpty()) {
       return Optional.empty();
     }
     Frequency receive = route.on().receive().get();
@@ -25,15 +24,14 @@ record Pairing(Frequency receive, Frequency transmit, List<Long> offsets, boolea
   }
 
   private static Optional<Pairing> planned(Route route, Frequency receive) {
-    List<PlanRow> rows = route.receiveRows();
-    if (rows.isEmpty()) {
+    List<PlanRow> rows = route.heardRows();
+    long back = receive.minus(route.transmit());
+    List<Long> offsets = rows.stream().flatMap(row -> row.offsets().stream()).distinct().toList();
+    boolean usual = offsets.contains(-back);
+    boolean reversed = !usual && route.entry().plan().counting(route.transmit()).stream().anyMatch(row -> row.offsets().contains(back));
+    if (rows.isEmpty() && !reversed) {
       return Optional.empty(); // the plan says nothing of what it hears
     }
-    List<Long> offsets = rows.get(0).offsets();
-    long back = receive.minus(route.transmit());
-    boolean usual = offsets.contains(-back);
-    boolean reversed = !usual && rows.stream().anyMatch(row -> row.isFor(PlanUse.REPEATER_INPUT))
-        && route.planRow().map(row -> row.offsets().contains(back)).orElse(false);
     return Optional.of(new Pairing(receive, route.transmit(), offsets, true, reversed));
   }
 

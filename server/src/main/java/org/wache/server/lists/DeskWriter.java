@@ -93,7 +93,7 @@ final class DeskWriter {
   private static Views.Cure cure(ProvedRemedy remedy) {
     Map<String, String> changes = new LinkedHashMap<>();
     remedy.change().fields().forEach((field, text) -> changes.put(field.key(), text));
-    return new Views.Cure(remedy.change().label(), changes, remedy.verdictAfter().text());
+    return new Views.Cure(remedy.change().label(), changes, remedy.verdictAfter().text(), remedy.stillHeld());
   }
 
   static Map<String, String> fields(Channel channel) {

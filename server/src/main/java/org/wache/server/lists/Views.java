@@ -72,8 +72,8 @@ public final class Views {
   record Slip(long id, int version, Map<String, String> fields, List<String> extras, @Schema(nullable = true) Long rxHz, @Schema(nullable = true) Long txHz, @Schema(nullable = true) Long lowHz,
       @Schema(nullable = true) Long highHz, @Schema(nullable = true) Long edgeHz, @Schema(nullable = true) String emission, String verdict, String reason, String rule, int more, @Schema(nullable = true) Cure cure) {}
 
-  /** A proved cure. */
-  record Cure(String label, Map<String, String> changes, String verdictAfter) {}
+  /** A proved cure; stillHeld are those who stay on hold for other reasons. */
+  record Cure(String label, Map<String, String> changes, String verdictAfter, List<String> stillHeld) {}
 
   /** All that the audit says of one entry. */
   record Dossier(Slip slip, List<HolderVerdict> holders, List<FindingView> findings) {}

@@ -13,6 +13,7 @@ import org.springframework.dao.RecoverableDataAccessException;
 import org.springframework.dao.TransientDataAccessException;
 import org.springframework.http.HttpStatus;
 import org.springframework.transaction.CannotCreateTransactionException;
+import org.springframework.transaction.TransactionSystemException;
 
 /**
  * What nobody foresaw, told without its insides: 503 for what trying again can mend (the database is away, two changes met), 500
@@ -43,7 +44,9 @@ public record Fault(HttpStatus status, String title, String words) {
   private static boolean passes(Throwable problem) {
     for (Throwable cause = problem; cause != null; cause = cause.getCause()) {
       if (cause instanceof TransientDataAccessException || cause instanceof RecoverableDataAccessException || cause instanceof DataAccessResourceFailureException
-          || cause instanceof CannotCreateTransactionException || cause instanceof SQLTransientException || cause instanceof SQLRecoverableException
+          || cause instanceof CannotCreateTransactionException
+          || cause instanceof TransactionSystemException // it could not be ended: the connection went
+          || cause instanceof SQLTransientException || cause instanceof SQLRecoverableException
           || cause instanceof SQLNonTransientConnectionException
           || cause instanceof SQLException state && state.getSQLState() != null && PASSING.contains(state.getSQLState().substring(0, 2))) {
         return true;
