@@ -38,13 +38,13 @@ final class Authorities {
       return route.cite(authorised.source());
     }
     String section = route.channel().map(FixedChannel::source)
-        .or(() -> route.room().map(Authorities::source))
+        .or(() -> route.room().map(room -> source(room, route.held().classIndex())))
         .orElse(route.service().traits().part());
     return route.cite(section);
   }
 
-  private static String source(Room room) {
-    return Stream.of(room.low().source(), room.high().source())
+  private static String source(Room room, int licenceClass) {
+    return Stream.of(room.low().source(licenceClass), room.high().source(licenceClass))
         .flatMap(section -> Stream.of(section.split(", "))).distinct().collect(Collectors.joining(", "));
   }
 }

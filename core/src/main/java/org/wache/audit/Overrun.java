@@ -56,7 +56,7 @@ public record Overrun(boolean atTop, long over, Frequency reach, Frequency edge)
   }
 
   private String edgeLabel(Route route, Room room) {
-    String section = (atTop ? room.high() : room.low()).source();
+    String section = (atTop ? room.high() : room.low()).source(route.held().classIndex());
     String first = section.contains(",") ? section.substring(0, section.indexOf(',')) : section;
     return edgeName(route, room) + " (" + route.cite(first) + ")";
   }

@@ -1,7 +1,7 @@
 package org.wache.audit;
 
-import java.util.List;
 import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
 import org.wache.channel.Channel;
 import org.wache.channel.Field;
@@ -19,6 +19,7 @@ import org.wache.rulebook.WidthLimit;
 import org.wache.signal.Content;
 import org.wache.signal.Emission;
 import org.wache.signal.Frequency;
+import org.wache.signal.Mode;
 import org.wache.signal.Span;
 
 /**
@@ -45,8 +46,10 @@ public final class Route {
     this.held = held;
     this.radio = radio;
     this.transmit = entry.channel().transmit().orElseThrow();
-    this.emission = entry.channel().emission().orElseThrow();
-    this.occupied = entry.channel().occupied().orElseThrow();
+    Emission listed = entry.channel().emission().orElseThrow();
+    this.emission = entry.channel().emissionFromMode() ? service.traits().terms().sets().getOrDefault(entry.channel().mode().orElseThrow(), listed) : listed;
+    this.occupied = emission == listed ? entry.channel().occupied().orElseThrow()
+        : emission.aroundDial(entry.channel().mode().orElseThrow() == Mode.LSB).shifted(transmit.hertz());
     this.channelised = service.isChannelised(transmit);
     this.channel = channelised ? service.channelAt(transmit, emission.oneSided()) : Optional.empty();
     this.room = service.room(held.classIndex(), emission, transmit);
@@ -99,6 +102,11 @@ public final class Route {
 
   public Emission emission() {
     return emission;
+  }
+
+  /** Whether the emission is what sets of the service send in the mode, other than what the mode stands for elsewhere. */
+  public boolean bySet() {
+    return emission != entry.channel().emission().orElseThrow();
   }
 
   /** What the signal fills. */
@@ -186,7 +194,7 @@ public final class Route {
 
   /** Whether it talks through a repeater. */
   public boolean throughRepeater() {
-    return on().use() == Use.REPEATER && !viaSatellite() && !split();
+    return on().use() == Use.REPEATER && !viaSatellite() && !uplinkAstray() && !split();
   }
 
   /**

@@ -315,16 +315,9 @@ public final class Channel {
 
     Use use(Optional<Frequency> receive, Optional<Frequency> transmit) {
       String text = trimmed(Field.USE);
-      Use named = null;
-      if (!text.isEmpty()) {
-        for (Use each : Use.values()) {
-          if (each.name().equalsIgnoreCase(text)) {
-            named = each;
-          }
-        }
-        if (named == null) {
-          misread(Field.USE, "direct, repeater or listen");
-        }
+      Use named = Use.parse(text).orElse(null);
+      if (named == null && !text.isEmpty()) {
+        misread(Field.USE, "one of " + String.join(", ", Use.words()));
       }
       if (transmit.isEmpty()) {
         return Use.LISTEN;

@@ -26,6 +26,7 @@ public final class Assumptions {
       all.add(context.edition().additions().size() == 1 ? "The rulebook has an addition of this installation's."
           : "The rulebook has " + context.edition().additions().size() + " additions of this installation's.");
     }
+    context.edition().country().later().stream().filter(each -> context.on().isBefore(each.before())).forEach(each -> all.add(each.say()));
     boolean ownErrors = !context.radios().isEmpty()
         && context.radios().stream().allMatch(radio -> radio.model().tuning().errorPpm().isPresent());
     if (!ownErrors) {

@@ -8,6 +8,8 @@ import java.util.OptionalInt;
 import org.wache.audit.Antenna;
 import org.wache.audit.AuditContext;
 import org.wache.audit.HouseRules;
+import org.wache.audit.Neighbour;
+import org.wache.audit.Neighbours;
 import org.wache.licence.Holder;
 import org.wache.place.Area;
 import org.wache.radio.Radio;
@@ -27,14 +29,15 @@ import org.wache.signal.Decibels;
  * @param radios the radios that the list is meant for
  * @param overlay the group's own rows of the band plan
  * @param unitsInUse how many radios carry the list
+ * @param neighbours who is known to be near
  */
 public record ContextFile(Optional<String> rulebook, Optional<LocalDate> on, List<Holder> holders,
     Optional<Area> site, Antenna antenna, HouseRules houseRules, List<Radio> radios, List<PlanRow> overlay,
-    OptionalInt unitsInUse) {
+    OptionalInt unitsInUse, List<Neighbour> neighbours) {
 
   /** Nothing said. */
   public static final ContextFile EMPTY = new ContextFile(Optional.empty(), Optional.empty(), List.of(),
-      Optional.empty(), Antenna.ASSUMED, HouseRules.NONE, List.of(), List.of(), OptionalInt.empty());
+      Optional.empty(), Antenna.ASSUMED, HouseRules.NONE, List.of(), List.of(), OptionalInt.empty(), List.of());
 
   /**
    * Reads a context file.
@@ -48,7 +51,7 @@ public record ContextFile(Optional<String> rulebook, Optional<LocalDate> on, Lis
   /** All that it says, for these holders, under an edition on a day. */
   public AuditContext under(Edition edition, LocalDate day, List<Holder> carriers) {
     Edition planned = edition.withPlan(edition.plan().overlaid(overlay));
-    return AuditContext.of(planned, day, carriers).with(antenna).with(houseRules).withUnits(unitsInUse).forRadios(radios).at(site);
+    return AuditContext.of(planned, day, carriers).with(antenna).with(houseRules).withUnits(unitsInUse).forRadios(radios).at(site).beside(new Neighbours(neighbours));
   }
 
   static Antenna antenna(double gainDbd, double feedLossDb) {

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import org.wache.audit.Antenna;
 import org.wache.audit.HouseRules;
+import org.wache.audit.Neighbour;
 import org.wache.licence.AuthorisationLine;
 import org.wache.licence.Holder;
 import org.wache.licence.Licence;
@@ -23,6 +24,7 @@ import org.wache.rulebook.PlanRow;
 import org.wache.rulebook.RulebookProblem;
 import org.wache.signal.Emission;
 import org.wache.signal.Frequency;
+import org.wache.signal.Tone;
 import org.wache.signal.Watts;
 import org.wache.site.Keying;
 import tools.jackson.databind.JsonNode;
@@ -54,7 +56,15 @@ final class ContextReader {
     List<Radio> radios = new ArrayList<>();
     root.objects("radios").forEach(each -> radios.add(RadioReader.radio(each, radios.size())));
     return new ContextFile(root.text("rulebook"), root.day("on"), holders, site(), antenna(), houseRules(), radios, overlay(),
-        root.whole("unitsInUse", 1, MOST_UNITS));
+        root.whole("unitsInUse", 1, MOST_UNITS), root.objects("neighbours").stream().map(ContextReader::neighbour).toList());
+  }
+
+  private static Neighbour neighbour(Part given) {
+    Frequency frequency = given.text("mhz").flatMap(Frequency::ofMegahertz).orElseThrow(() -> given.problem("mhz", "a frequency in MHz such as \"146.550\""));
+    Optional<Frequency> input = given.text("inputMhz").map(text -> Frequency.ofMegahertz(text)
+        .orElseThrow(() -> given.problem("inputMhz", "a frequency in MHz such as \"146.340\"")));
+    Optional<Tone> tone = given.text("tone").map(text -> Tone.parse(text).orElseThrow(() -> given.problem("tone", "a tone such as \"100.0\" or \"D023\"")));
+    return new Neighbour(given.text("name").orElse("a neighbour"), frequency, input, tone);
   }
 
   static Holder holder(Part holder, int index) {

@@ -10,6 +10,7 @@ import org.wache.audit.Audit;
 import org.wache.audit.AuditContext;
 import org.wache.audit.Auditor;
 import org.wache.audit.HouseRules;
+import org.wache.audit.Neighbours;
 import org.wache.audit.Verdict;
 import org.wache.audit.Whereabouts;
 import org.wache.audit.register.Register;
@@ -72,7 +73,7 @@ public record Abroad(Audit audit, List<Counted> counted, List<Fate> fates) {
             .orElseGet(() -> visitor(holder, at.edition().rulebook(), there, edition, counted))).toList();
     HouseRules house = new HouseRules(at.houseRules().directTones(), at.houseRules().maxTimeoutS(), OptionalInt.empty(), Keying.NONE);
     AuditContext context = new AuditContext(edition, day, visitors, new Whereabouts(Optional.empty(), edition.geography()), Antenna.ASSUMED, house,
-        OptionalInt.empty(), at.radios());
+        OptionalInt.empty(), at.radios(), Neighbours.NONE);
     Audit audit = new Auditor(Register.ALL, context).audit(home.list());
     List<Fate> fates = new ArrayList<>();
     for (int i = 0; i < audit.entries().size(); i++) {

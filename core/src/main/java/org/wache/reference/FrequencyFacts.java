@@ -2,11 +2,10 @@ package org.wache.reference;
 
 import java.util.ArrayList;
 import java.util.EnumMap;
-import java.util.Map;
-import java.util.stream.Collectors;
-import org.wache.rulebook.Measure;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.wache.audit.Words;
 import org.wache.rulebook.Allocation;
 import org.wache.rulebook.AuthorisedService;
@@ -17,7 +16,9 @@ import org.wache.rulebook.ChannelService;
 import org.wache.rulebook.Closure;
 import org.wache.rulebook.Edition;
 import org.wache.rulebook.FixedChannel;
+import org.wache.rulebook.FurtherTerms;
 import org.wache.rulebook.Grant;
+import org.wache.rulebook.Measure;
 import org.wache.rulebook.Partner;
 import org.wache.rulebook.PlanRow;
 import org.wache.rulebook.PowerLimit;
@@ -87,17 +88,21 @@ public record FrequencyFacts(Frequency frequency, Optional<Whose> whose, List<Se
   private static List<Pair> byPlan(Edition edition, Frequency frequency) {
     List<Pair> pairs = new ArrayList<>();
     edition.plan().rowAt(frequency).ifPresent(row -> row.offsets().forEach(offset -> pairs.add(
-        pair("amateur", new Partner(frequency.plus(offset), true, ""), edition.plan().source(row)))));
+        pair(plannedFor(edition), new Partner(frequency.plus(offset), true, ""), edition.plan().source(row)))));
     for (PlanRow row : edition.plan().rows()) {
       for (long offset : row.offsets()) {
         long output = frequency.hertz() - offset;
         boolean known = pairs.stream().anyMatch(each -> each.frequency().hertz() == output);
         if (!known && output > 0 && row.span().contains(output) && row.span().length() > 0) {
-          pairs.add(pair("amateur", new Partner(new Frequency(output), false, ""), edition.plan().source(row)));
+          pairs.add(pair(plannedFor(edition), new Partner(new Frequency(output), false, ""), edition.plan().source(row)));
         }
       }
     }
     return pairs;
+  }
+
+  private static String plannedFor(Edition edition) {
+    return edition.service(edition.plan().service()).map(Service::inText).orElse("");
   }
 
   private static String where(PlanRow row) {
@@ -117,16 +122,28 @@ public record FrequencyFacts(Frequency frequency, Optional<Whose> whose, List<Se
     List<Note> notes = new ArrayList<>();
     for (Closure closure : edition.geography().closures()) {
       if (closure.service().equals(service.id()) && closure.span().contains(frequency)) {
-        notes.add(new Note("Closed " + closure.zone().name() + ".", edition.cite(closure.source())));
+        notes.add(new Note("Closed " + (closure.outside() ? "except " : "") + closure.zone().name() + ".", edition.cite(closure.source())));
       }
     }
     edition.geography().limit(service.id(), frequency).ifPresent(limit -> notes.add(new Note("Not more than "
         + limit.limit().watts() + " " + limit.limit().measure().words() + " in " + limit.words() + ".",
         edition.cite(limit.limit().source()))));
+    further(edition, service.traits().terms(), frequency, notes);
     List<Term> terms = service instanceof BandService bands ? bands(edition, bands, frequency, notes)
         : service instanceof ChannelService channels ? channels(edition, channels, frequency, notes)
             : lines(edition, (AuthorisedService) service, frequency, notes);
     return new ServiceTerms(service.id(), service.title(), service.placeName(frequency), terms, notes);
+  }
+
+  /** Conditions, heights, and the parts for other uses than direct and repeater. */
+  private static void further(Edition edition, FurtherTerms terms, Frequency frequency, List<Note> notes) {
+    terms.conditions(frequency, -1).forEach(each -> notes.add(new Note(Words.capital((each.uses().isEmpty() ? "" : Words.list(each.uses()) + ": ") + each.say())
+        + each.zone().flatMap(edition.geography()::zone).map(zone -> " (" + zone.name() + ")").orElse("") + ".", edition.cite(each.source()))));
+    terms.height(frequency).ifPresent(each -> notes.add(new Note("An antenna stands at most " + Double.toString(each.metres()).replaceFirst("\\.0$", "") + " m above the ground"
+        + (each.say().isEmpty() ? "" : ", " + each.say()) + ".", edition.cite(each.source()))));
+    terms.uses().forEach(each -> notes.add(new Note(Words.capital(each.use()) + (each.allowed(frequency) ? ": allowed here" : each.elsewhere().isPresent()
+        ? ": only up to " + Frequency.kilohertz(each.elsewhere().get().hertz()) + " kHz and in answer to a call" : ": not here")
+        + each.power().map(limit -> ", at most " + limit.watts() + " " + limit.measure().words()).orElse("") + ".", edition.cite(each.source()))));
   }
 
   private static List<Term> bands(Edition edition, BandService service, Frequency frequency, List<Note> notes) {
@@ -138,6 +155,12 @@ public record FrequencyFacts(Frequency frequency, Optional<Whose> whose, List<Se
         ? service.channelAt(frequency, true).or(() -> service.channelAt(frequency, false)) : Optional.empty();
     List<Term> terms = new ArrayList<>();
     int before = 0;
+    if (service.traits().classes().isEmpty()) {
+      int bits = service.grantsAt(frequency).stream().mapToInt(Grant::allow).reduce(0, (a, b) -> a | b);
+      String who = service.traits().needsLicence() ? service.title() : "Everyone, without a licence";
+      terms.add(new Term(who, Words.contents(bits), power(service.powerLimits(0, Mode.AM.emission(), frequency)), width(service, frequency),
+          edition.cite(service.grantsAt(frequency).get(0).source())));
+    }
     for (int held = 0; held < service.traits().classes().size(); held++) {
       int index = held;
       List<Grant> mine = service.grantsAt(frequency).stream().filter(grant -> grant.lowestClass() <= index).toList();
@@ -146,7 +169,7 @@ public record FrequencyFacts(Frequency frequency, Optional<Whose> whose, List<Se
       String power = power(service.powerLimits(held, Mode.USB.emission(), frequency));
       boolean same = bits == before && !terms.isEmpty() && terms.get(terms.size() - 1).power().equals(power);
       if (bits != 0 && !same) {
-        String source = mine.isEmpty() ? channel.map(FixedChannel::source).orElse("") : mine.get(0).source();
+        String source = mine.isEmpty() ? channel.map(FixedChannel::source).orElse("") : mine.get(0).source(held);
         terms.add(new Term(Words.capital(service.traits().classes().get(held)) + " and above", Words.contents(bits), power,
             width(service, frequency), edition.cite(source)));
       }

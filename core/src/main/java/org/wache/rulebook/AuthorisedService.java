@@ -15,22 +15,27 @@ public final class AuthorisedService extends Service {
   private final List<Band> allBands;
   private final List<BandService.ContentLimit> allWidth;
   private final List<Pair> pairs;
+  private final List<Steps> rasters;
   private final String source;
 
   /** Where base stations and repeaters talk, and how far from there mobiles do. */
-  record Pair(Span outputs, long offset, String source) {}
+  record Pair(Span outputs, long offset, Optional<String> zone, String source) {}
+
+  /** A raster on which lines stand. */
+  public record Steps(Span span, Raster raster, String source) {}
 
   /** One stretch in which lines may be licensed. */
   record Band(Span span, String source) {}
 
   AuthorisedService(ServiceTraits traits, List<Band> bands, List<BandService.ContentLimit> width, List<Pair> pairs,
-      String source) {
+      List<Steps> rasters, String source) {
     super(traits);
     this.bands = SpanIndex.of(bands, Band::span);
     this.width = SpanIndex.of(width, BandService.ContentLimit::span);
     this.allBands = List.copyOf(bands);
     this.allWidth = List.copyOf(width);
     this.pairs = List.copyOf(pairs);
+    this.rasters = List.copyOf(rasters);
     this.source = source;
   }
 
@@ -106,6 +111,11 @@ public final class AuthorisedService extends Service {
       }
     }
     return partners;
+  }
+
+  /** The raster on which lines stand there. */
+  public Optional<Steps> raster(Frequency frequency) {
+    return rasters.stream().filter(each -> each.span().contains(frequency)).findFirst();
   }
 
   /** The stretch of spectrum, by section, in which a frequency may be licensed. */

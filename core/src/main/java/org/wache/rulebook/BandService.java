@@ -54,7 +54,9 @@ public final class BandService extends Service {
     this.width = SpanIndex.of(width, ContentLimit::span);
     this.bans = SpanIndex.of(bans, Ban::span);
     this.allBans = List.copyOf(bans);
-    traits.classes().forEach(each -> rooms.add(new Room[CONTENT_SETS][]));
+    for (int i = 0; i < Math.max(1, traits.classes().size()); i++) {
+      rooms.add(new Room[CONTENT_SETS][]);
+    }
   }
 
   /** The lines of the privileges in the order of the law. */
@@ -71,6 +73,17 @@ public final class BandService extends Service {
     List<Grant> all = new ArrayList<>(grants);
     all.addAll(more);
     return new BandService(traits(), all, List.of(), channelised, channels, allPower, allWidth, allBans);
+  }
+
+  /** The zones in which a class may use such an emission there though it may not elsewhere. */
+  public List<String> zonesFor(int licenceClass, Emission emission, Frequency frequency) {
+    return local.stream().filter(each -> each.grant().lowestClass() <= licenceClass && (each.grant().allow() & emission.contents()) != 0
+        && each.grant().span().contains(frequency)).map(LocalGrant::zone).toList();
+  }
+
+  /** The section that allows something there in some zones only. */
+  public String localSource(Frequency frequency) {
+    return local.stream().map(LocalGrant::grant).filter(each -> each.span().contains(frequency)).findFirst().map(Grant::source).orElse(traits().part());
   }
 
   /** Where repeaters are forbidden. */

@@ -72,12 +72,7 @@ public final class ChannelService extends Service {
 
   @Override
   public Optional<WidthLimit> widthLimit(Emission emission, Frequency frequency) {
-    Optional<FixedChannel> channel = channels.at(frequency, emission.oneSided());
-    if (channel.isEmpty()) {
-      return Optional.empty();
-    }
-    Optional<WidthLimit> sideband = channel.get().sidebandWidth();
-    return sideband.isPresent() && emission.is(Content.SSB) ? sideband : Optional.of(channel.get().width());
+    return channels.at(frequency, emission.oneSided()).map(channel -> channel.widthFor(emission));
   }
 
   @Override

@@ -30,6 +30,7 @@ public final class Edition {
   private final RegionSets regionSets;
   private final MeasurementLimits measurementLimits;
   private final Stations stations;
+  private final Country country;
   private final List<String> additions;
 
   /** What holds for stations: the country's limits of exposure, and what is known everywhere. */
@@ -41,7 +42,7 @@ public final class Edition {
   Edition(String rulebook, EditionDates dates, String code, Span plausible, double frequencyErrorPpm,
       List<Service> services, List<Allocation> allocations, String allocationSource, BandPlan plan, ToneTable tones,
       ChannelNames channelNames, Listening listening, Geography geography, RegionSets regionSets,
-      MeasurementLimits measurementLimits, Stations stations, List<String> additions) {
+      MeasurementLimits measurementLimits, Stations stations, Country country, List<String> additions) {
     this.rulebook = rulebook;
     this.dates = dates;
     this.code = code;
@@ -60,13 +61,14 @@ public final class Edition {
     this.regionSets = regionSets;
     this.measurementLimits = measurementLimits;
     this.stations = stations;
+    this.country = country;
     this.additions = List.copyOf(additions);
   }
 
   /** The same edition with another band plan, such as one with a local overlay. */
   public Edition withPlan(BandPlan other) {
     return new Edition(rulebook, dates, code, plausible, frequencyErrorPpm, services, allAllocations, allocationSource,
-        other, tones, channelNames, listening, geography, regionSets, measurementLimits, stations, additions);
+        other, tones, channelNames, listening, geography, regionSets, measurementLimits, stations, country, additions);
   }
 
   /** The edition with what is allowed in some places only, where all of the area lies in them. */
@@ -77,7 +79,7 @@ public final class Edition {
         : service).toList();
     return there.equals(services) ? this
         : new Edition(rulebook, dates, code, plausible, frequencyErrorPpm, there, allAllocations, allocationSource,
-            plan, tones, channelNames, listening, geography, regionSets, measurementLimits, stations, additions);
+            plan, tones, channelNames, listening, geography, regionSets, measurementLimits, stations, country, additions);
   }
 
   @SuppressWarnings({"unchecked", "rawtypes"}) // Java has no arrays of generic lists
@@ -157,6 +159,11 @@ public final class Edition {
     return known;
   }
 
+  /** Of the services to which a frequency belongs those that are open to who is not aboard a vessel or an aircraft. */
+  public List<Service> ashoreAt(Frequency frequency) {
+    return servicesAt(frequency).stream().filter(service -> !service.traits().terms().aboardOnly()).toList();
+  }
+
   /** Whether anybody is known to use the frequency: a service or a row of the table of allocations. */
   public boolean isSomeones(Frequency frequency) {
     if (!allocations.at(frequency.hertz()).isEmpty()) {
@@ -224,6 +231,11 @@ public final class Edition {
   /** What is known of stations, whatever the country. */
   public StationData stations() {
     return stations.data();
+  }
+
+  /** The country that it holds in. */
+  public Country country() {
+    return country;
   }
 
   /** The texts of the additions ({@code wache-rulebook/1}) to the rulebook as it ships. */

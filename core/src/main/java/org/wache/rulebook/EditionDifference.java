@@ -50,7 +50,7 @@ public record EditionDifference(List<Line> gone, List<Line> come) {
   record Term(String text, String source) {
 
     static Term grant(ServiceTraits traits, Grant grant) {
-      return new Term(grant.band() + ": " + traits.classes().get(grant.lowestClass()) + " and above, " + grant.span()
+      return new Term(grant.band() + ": " + (traits.classes().isEmpty() ? "" : traits.classes().get(grant.lowestClass()) + " and above, ") + grant.span()
           + ", " + contents(grant.allow()), grant.source());
     }
 

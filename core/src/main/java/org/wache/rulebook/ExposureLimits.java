@@ -1,6 +1,9 @@
 package org.wache.rulebook;
 
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import org.wache.signal.Frequency;
 import org.wache.signal.Span;
@@ -12,31 +15,25 @@ import org.wache.signal.Span;
  * @param exemptions effective radiated powers, a row for each stretch; none where the country has no such rule
  * @param source where the limits stand
  */
-public record ExposureLimits(List<Limit> limits, List<Exemption> exemptions, String source) {
+public record ExposureLimits(List<Limit> limits, List<Exemption> exemptions, Map<Group, Integer> minutes, String source) {
+
+  private static final int LONGEST_MINUTES = 30;
 
   /** Who may be exposed. */
   public enum Group {
     /** Everybody. */
-    GENERAL("general population", 30),
+    GENERAL("general population"),
     /** People who know of it and can leave. */
-    OCCUPATIONAL("occupational", 6);
+    OCCUPATIONAL("occupational");
 
     private final String words;
-    private final int minutes;
-
-    Group(String words, int minutes) {
+    Group(String words) {
       this.words = words;
-      this.minutes = minutes;
     }
 
     /** As sums write it. */
     public String words() {
       return words;
-    }
-
-    /** How many minutes are averaged over: 47 CFR 1.1310(e). */
-    public int minutes() {
-      return minutes;
     }
   }
 
@@ -46,10 +43,10 @@ public record ExposureLimits(List<Limit> limits, List<Exemption> exemptions, Str
    * @param span where
    * @param group for whom
    * @param value the factor
-   * @param power −2, 0 or 1
+   * @param power of f, mostly −2, 0 or 1
    * @param source section of the law
    */
-  public record Limit(Span span, Group group, double value, int power, String source) {
+  public record Limit(Span span, Group group, double value, double power, String source) {
 
     /** The limit at a frequency, mW/cm². */
     public double at(Frequency frequency) {
@@ -62,10 +59,10 @@ public record ExposureLimits(List<Limit> limits, List<Exemption> exemptions, Str
    *
    * @param span where
    * @param value the factor
-   * @param power −2, 0 or 1
+   * @param power of f, mostly −2, 0 or 1
    * @param source section of the law
    */
-  public record Exemption(Span span, double value, int power, String source) {
+  public record Exemption(Span span, double value, double power, String source) {
 
     /** The factor of R² at a frequency. */
     public double at(Frequency frequency) {
@@ -76,6 +73,12 @@ public record ExposureLimits(List<Limit> limits, List<Exemption> exemptions, Str
   public ExposureLimits {
     limits = List.copyOf(limits);
     exemptions = List.copyOf(exemptions);
+    minutes = Map.copyOf(minutes);
+  }
+
+  /** How many minutes are averaged over. */
+  public int minutes(Group group) {
+    return minutes.getOrDefault(group, LONGEST_MINUTES);
   }
 
   static ExposureLimits read(Row file) {
@@ -83,11 +86,23 @@ public record ExposureLimits(List<Limit> limits, List<Exemption> exemptions, Str
         file.rows("limits").stream().map(row -> new Limit(row.span("mhz"),
             row.choice("group", Group.class), row.number("mw_cm2"), power(row), row.text("source"))).toList(),
         file.rows("exempt").stream().map(row -> new Exemption(row.span("mhz"), row.number("erp_w"), power(row), row.text("source"))).toList(),
-        file.text("source", ""));
+        minutes(file), file.text("source", ""));
   }
 
-  private static int power(Row row) {
-    return row.has("power_of_f") ? (int) row.number("power_of_f") : 0;
+  private static Map<Group, Integer> minutes(Row file) {
+    if (!file.has("average_minutes")) {
+      return Map.of();
+    }
+    Row given = file.row("average_minutes");
+    Map<Group, Integer> minutes = new EnumMap<>(Group.class);
+    for (Group group : Group.values()) {
+      minutes.put(group, (int) given.number(group.name().toLowerCase(Locale.ROOT)));
+    }
+    return minutes;
+  }
+
+  private static double power(Row row) {
+    return row.has("power_of_f") ? row.number("power_of_f") : 0;
   }
 
   /** The limit for a group at a frequency; empty outside the table. Where two rows meet, the stricter counts. */

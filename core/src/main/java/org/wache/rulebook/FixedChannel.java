@@ -1,6 +1,8 @@
 package org.wache.rulebook;
 
 import java.util.Optional;
+import org.wache.signal.Content;
+import org.wache.signal.Emission;
 import org.wache.signal.Frequency;
 import org.wache.signal.Span;
 
@@ -14,6 +16,7 @@ import org.wache.signal.Span;
  * @param allow set of {@link org.wache.signal.Content} bits
  * @param width widest signal
  * @param sidebandWidth widest single-sideband signal, where another limit holds for it
+ * @param doubleSidebandWidth widest double-sideband AM signal, where another limit holds for it
  * @param power limit for other signals than single sideband
  * @param sidebandPower limit for single sideband, where another holds for it
  * @param repeaters whether talk-through is allowed on it
@@ -25,9 +28,15 @@ import org.wache.signal.Span;
  * @param source section of the law
  */
 public record FixedChannel(String name, Frequency centre, long dialBelow, int lowestClass, int allow, WidthLimit width,
-    Optional<WidthLimit> sidebandWidth, Optional<PowerLimit> power, Optional<PowerLimit> sidebandPower,
+    Optional<WidthLimit> sidebandWidth, Optional<WidthLimit> doubleSidebandWidth, Optional<PowerLimit> power, Optional<PowerLimit> sidebandPower,
     boolean repeaters, Optional<Frequency> reaches, boolean directToo, Optional<Restriction> restricted, boolean handheldOnly,
     Optional<Span> room, String source) {
+
+  /** The widest signal of a kind. */
+  public WidthLimit widthFor(Emission emission) {
+    Optional<WidthLimit> own = emission.is(Content.SSB) ? sidebandWidth : emission.is(Content.AM) ? doubleSidebandWidth : Optional.empty();
+    return own.orElse(width);
+  }
 
   /** Where the dial stands for a signal that lies on one side of it, or around it. */
   public Frequency dial(boolean oneSided) {

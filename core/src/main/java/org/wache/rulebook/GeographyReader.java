@@ -38,13 +38,23 @@ final class GeographyReader {
     List<Zone> zones = file.rows("zones").stream().map(row -> zone(row, borders)).toList();
     List<Closure> closures = file.rows("closed").stream()
         .map(row -> new Closure(row.text("service"), row.span("mhz"), row.text("say", row.span("mhz").toString()),
-            zone(row, "zone", row.text("zone"), zones), row.flag("ask"), row.text("source"))).toList();
+            zone(row, "zone", row.text("zone"), zones), row.flag("outside"), row.flag("ask"), row.text("source"))).toList();
     List<LocalLimit> limits = file.rows("power").stream()
         .map(row -> new LocalLimit(row.text("service"), row.span("mhz"),
             new PowerLimit(row.watts("watts"), row.choice("measure", Measure.class),
                 row.text("source")),
-            row.texts("zones").stream().map(id -> zone(row, "zones", id, zones)).toList(), row.text("say"))).toList();
+            row.texts("zones").stream().map(id -> zone(row, "zones", id, zones)).toList(), row.text("say"), exception(row))).toList();
     return new Geography(borders, zones, closures, limits, outlines);
+  }
+
+  /** What stations that talk to satellites may do instead. */
+  private static Optional<LocalLimit.Exception> exception(Row row) {
+    if (!row.has("earth_stations")) {
+      return Optional.empty();
+    }
+    Row given = row.row("earth_stations");
+    return Optional.of(new LocalLimit.Exception(given.span("mhz"),
+        new PowerLimit(given.watts("watts"), given.choice("measure", Measure.class), given.text("source")), given.text("say")));
   }
 
   private static Zone zone(Row row, String key, String id, List<Zone> zones) {

@@ -19,6 +19,7 @@ public enum PlanUse {
   LINEAR_TRANSLATOR("linear translators"),
   LINK("links"),
   ATV("television"),
+  IMAGE("images"),
   REMOTE_CONTROL("remote control"),
   ANY("any use");
 

@@ -14,17 +14,19 @@ public final class Rulebook {
   private final String title;
   private final String law;
   private final Place centre;
+  private final Country country;
   private final List<Visitors> visitors;
   private final List<Edition.EditionDates> editions;
   private final Function<Edition.EditionDates, Edition> reader;
   private final Map<String, Edition> read = new ConcurrentHashMap<>();
 
-  Rulebook(String id, String title, String law, Place centre, List<Visitors> visitors, List<Edition.EditionDates> editions,
+  Rulebook(String id, String title, String law, Place centre, Country country, List<Visitors> visitors, List<Edition.EditionDates> editions,
       Function<Edition.EditionDates, Edition> reader) {
     this.id = id;
     this.title = title;
     this.law = law;
     this.centre = centre;
+    this.country = country;
     this.visitors = List.copyOf(visitors);
     this.editions = List.copyOf(editions);
     this.reader = reader;
@@ -48,6 +50,11 @@ public final class Rulebook {
   /** The middle of the country, for maps. */
   public Place centre() {
     return centre;
+  }
+
+  /** The country that it holds in. */
+  public Country country() {
+    return country;
   }
 
   /** What licences of other countries count as for visitors. */

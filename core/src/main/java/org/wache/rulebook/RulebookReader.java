@@ -8,7 +8,9 @@ import java.util.Optional;
 import java.util.TreeSet;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.regex.Pattern;
+import org.wache.place.Box;
 import org.wache.place.Place;
+import org.wache.signal.Emission;
 import org.wache.signal.Frequency;
 import org.wache.signal.Mode;
 import org.wache.signal.Span;
@@ -17,6 +19,8 @@ import org.wache.signal.Tone;
 /** Reads rulebooks from the YAML files that ship with the application. */
 public final class RulebookReader {
 
+  /** Stands in a source for the section that gives the holder's class its bands. */
+  private static final String OF_CLASS = "{class}";
   private static final Map<String, Rulebook> SHIPPED = new ConcurrentHashMap<>();
 
   private final RulebookFiles files;
@@ -88,7 +92,22 @@ public final class RulebookReader {
         .toList());
     files.additions().stream().map(Addition::edition).flatMap(Optional::stream).forEach(editions::add);
     editions.sort(java.util.Comparator.comparing(Edition.EditionDates::from));
-    return new Rulebook(head.text("id"), head.text("title"), head.text("sections", head.text("title")), Place.at(head.number("centre_latitude"), head.number("centre_longitude")), visitors(), editions, this::edition);
+    return new Rulebook(head.text("id"), head.text("title"), head.text("sections", head.text("title")), Place.at(head.number("centre_latitude"), head.number("centre_longitude")), country(), visitors(), editions, this::edition);
+  }
+
+  private Country country() {
+    List<Box> extent = head.texts("extent").stream().map(text -> box(head, text)).toList();
+    List<Country.Later> later = head.rows("judged_later").stream().map(row -> new Country.Later(row.date("before"), row.text("say"))).toList();
+    return new Country(head.text("title"), extent, later);
+  }
+
+  private static Box box(Row row, String text) {
+    try {
+      double[] four = java.util.Arrays.stream(text.trim().split("\\s+")).mapToDouble(Double::parseDouble).toArray();
+      return new Box(four[0], four[1], four[2], four[3]);
+    } catch (IllegalArgumentException | ArrayIndexOutOfBoundsException e) {
+      throw row.problem("extent", "boxes of south, west, north and east in degrees, such as \"24 -125 50 -66\"");
+    }
   }
 
   private List<Visitors> visitors() {
@@ -110,7 +129,7 @@ public final class RulebookReader {
         ChannelNames.read(files.optional("channel-names").on(day)), Listening.read(files.optional("listening").on(day)),
         new GeographyReader(files.optional("places").on(day), files::regions).geography(),
         RegionSets.read(files.common("region-sets")), MeasurementLimits.read(files.optional("measurements").on(day)),
-        new Edition.Stations(ExposureLimits.read(files.optional("exposure").on(day)), StationData.read(files.common("station"))), files.added());
+        new Edition.Stations(ExposureLimits.read(files.optional("exposure").on(day)), StationData.read(files.common("station"))), country(), files.added());
   }
 
   private Service service(Row row) {
@@ -120,7 +139,7 @@ public final class RulebookReader {
         row.text("channel_source", ""), row.text("repeater_source", ""), row.text("width_source", row.text("part")),
         row.text("renewal_source", row.text("part")),
         row.has("call_sign") ? Optional.of(callSigns(row.row("call_sign"))) : Optional.empty(),
-        row.has("certification") ? Optional.of(certification(row.row("certification"))) : Optional.empty());
+        row.has("certification") ? Optional.of(certification(row.row("certification"))) : Optional.empty(), terms(row));
     List<FixedChannel> channels = row.rows("channels").stream().map(each -> channel(each, traits)).toList();
     return switch (row.text("kind")) {
       case "bands" -> bands(row, traits, channels);
@@ -128,19 +147,21 @@ public final class RulebookReader {
       case "authorised" -> new AuthorisedService(traits,
           row.rows("bands").stream().map(b -> new AuthorisedService.Band(b.span("mhz"), b.text("source"))).toList(),
           widths(row), row.rows("pairs").stream().map(b -> new AuthorisedService.Pair(b.span("outputs_mhz"),
-              Math.round(b.number("offset_mhz") * 1e6), b.text("source"))).toList(), row.text("source"));
+              Math.round(b.number("offset_mhz") * 1e6), b.optional("zone"), b.text("source"))).toList(),
+          row.rows("rasters").stream().map(b -> new AuthorisedService.Steps(b.span("mhz"), raster(b, b.text("raster")), b.text("source"))).toList(), row.text("source"));
       default -> throw row.problem("kind", "bands, channels or authorised");
     };
   }
 
   private static BandService bands(Row row, ServiceTraits traits, List<FixedChannel> channels) {
     List<Row> grantRows = row.rows("grants");
-    List<Grant> grants = grantRows.stream().filter(each -> !each.has("only_in")).map(each -> grant(each, traits))
+    List<String> sections = sections(row, traits);
+    List<Grant> grants = grantRows.stream().filter(each -> !each.has("only_in")).map(each -> grant(each, traits, sections))
         .toList();
     List<BandService.LocalGrant> local = grantRows.stream().filter(each -> each.has("only_in"))
-        .map(each -> new BandService.LocalGrant(each.text("only_in"), grant(each, traits))).toList();
+        .map(each -> new BandService.LocalGrant(each.text("only_in"), grant(each, traits, sections))).toList();
     List<Grant> channelised = row.rows("channelised").stream()
-        .map(each -> new Grant(each.text("band"), each.span("mhz"), 0, 0, Optional.empty(), ""))
+        .map(each -> new Grant(each.text("band"), each.span("mhz"), 0, 0, Optional.empty(), "", List.of()))
         .toList();
     List<BandService.ClassLimit> power = row.rows("power").stream()
         .map(each -> new BandService.ClassLimit(each.span("mhz"), classBits(each, traits), limit(each)))
@@ -163,9 +184,41 @@ public final class RulebookReader {
     return new Certification(row.texts("parts"), row.text("source"));
   }
 
-  private static Grant grant(Row row, ServiceTraits traits) {
-    return new Grant(row.text("band"), row.span("mhz"), classIndex(row, traits),
-        row.contents("allow"), row.optional("restricted"), row.text("source"));
+  private static Grant grant(Row row, ServiceTraits traits, List<String> sections) {
+    int lowest = traits.classes().isEmpty() ? 0 : classIndex(row, traits);
+    String source = row.text("source");
+    List<String> byClass = source.contains(OF_CLASS) ? sections.stream().map(section -> source.replace(OF_CLASS, section)).toList() : List.of();
+    return new Grant(row.text("band"), row.span("mhz"), lowest,
+        row.contents("allow"), row.optional("restricted"), byClass.isEmpty() ? source : byClass.get(lowest), byClass);
+  }
+
+  /** The section that gives each class its bands, for sources with a {@code {class}} in them; a class without one has the next lower's. */
+  private static List<String> sections(Row row, ServiceTraits traits) {
+    if (!row.has("class_sections")) {
+      return List.of();
+    }
+    Row given = row.row("class_sections");
+    List<String> sections = new ArrayList<>();
+    for (String name : traits.classes()) {
+      sections.add(given.text(name, sections.isEmpty() ? "" : sections.get(sections.size() - 1)));
+    }
+    return sections;
+  }
+
+  private static FurtherTerms terms(Row row) {
+    List<Condition> conditions = row.rows("conditions").stream().map(each -> new Condition(each.span("mhz"), each.contents("carries"), each.texts("uses"),
+        each.optional("zone"), each.text("say"), each.text("source"))).toList();
+    List<HeightLimit> heights = row.rows("heights").stream()
+        .map(each -> new HeightLimit(each.span("mhz"), each.number("metres"), each.text("say", ""), each.text("source"))).toList();
+    List<SpecialUse> uses = row.rows("uses").stream().map(each -> new SpecialUse(each.text("use"), each.spans("only"), each.spans("never"),
+        each.has("elsewhere_khz") ? Optional.of(new WidthLimit(each.kilohertz("elsewhere_khz"), each.text("elsewhere_source"))) : Optional.empty(),
+        each.has("watts") ? Optional.of(limit(each)) : Optional.empty(), each.text("source"))).toList();
+    Map<Mode, Emission> sets = new java.util.EnumMap<>(Mode.class);
+    for (Row each : row.rows("sets")) {
+      sets.put(Mode.parse(each.text("mode")).orElseThrow(() -> each.problem("mode", "a mode such as FM")),
+          Emission.parse(each.text("emission")).orElseThrow(() -> each.problem("emission", "a designator such as 8K00F3E")));
+    }
+    return new FurtherTerms(conditions, heights, uses, sets, row.text("mixture_source", ""), row.flag("aboard_only"));
   }
 
   private static List<BandService.ContentLimit> widths(Row row) {
@@ -215,6 +268,8 @@ public final class RulebookReader {
         ? Optional.of(new PowerLimit(row.watts("ssb_watts"), Measure.PEP, source)) : Optional.empty();
     Optional<WidthLimit> sidebandWidth = row.has("ssb_width_khz")
         ? Optional.of(new WidthLimit(row.kilohertz("ssb_width_khz"), source)) : Optional.empty();
+    Optional<WidthLimit> doubleSidebandWidth = row.has("am_width_khz")
+        ? Optional.of(new WidthLimit(row.kilohertz("am_width_khz"), row.text("am_width_source", source))) : Optional.empty();
     Optional<Restriction> restricted = row.optional("restricted")
         .map(purpose -> new Restriction(purpose, row.text("restricted_source"), row.flag("in_emergency")));
     Optional<Span> room = row.has("room_khz")
@@ -222,7 +277,7 @@ public final class RulebookReader {
         : Optional.empty();
     return new FixedChannel(row.text("name"), centre, row.has("dial_below_khz") ? row.kilohertz("dial_below_khz") : 0,
         row.has("class") ? classIndex(row, traits) : 0, row.contents("allow"),
-        new WidthLimit(row.kilohertz("width_khz"), source), sidebandWidth, power, sideband, row.flag("repeaters"),
+        new WidthLimit(row.kilohertz("width_khz"), source), sidebandWidth, doubleSidebandWidth, power, sideband, row.flag("repeaters"),
         row.has("reaches_mhz") ? Optional.of(row.frequency("reaches_mhz")) : Optional.empty(), row.flag("direct_too"), restricted,
         row.flag("handheld_only"), room, source);
   }

@@ -52,6 +52,18 @@ public final class Exposure {
     return Math.max(Math.sqrt(averageErpW / factor), nearFieldM(mhz));
   }
 
+  /**
+   * From how far people are kept away: the distance of the formula, but not nearer than λ/2π, where a formula for the far field says
+   * nothing; rounded up to tenths of a metre.
+   *
+   * @param formulaM what {@link #distanceM} gives
+   * @param mhz the frequency
+   * @return metres
+   */
+  public static double keepAwayM(double formulaM, double mhz) {
+    return Math.ceil(Math.max(formulaM, nearFieldM(mhz)) * 10 - 1e-9) / 10;
+  }
+
   /** λ/2π in metres. */
   public static double nearFieldM(double mhz) {
     return LIGHT_MHZ_M / mhz / (2 * Math.PI);

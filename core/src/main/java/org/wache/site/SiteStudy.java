@@ -16,7 +16,7 @@ import org.wache.signal.Span;
 
 /**
  * What the transmitters of one site do to its receivers when any of them may be keyed at one time: products of the third
- * order (2A − B and A + B − C) and the fifth (3A − 2B), harmonics, overlap, nearness.
+ * order (2A − B, A − 2B, 2A + B, A + B − C and A + B + C) and the fifth (3A − 2B), harmonics, overlap, nearness.
  *
  * <p>The sums of all pairs are sorted once, and products are found by searching in them: n² log n for n transmitters,
  * though there may be n³ products. Those are counted; only the nearest of each kind are kept. A radio does not listen
@@ -159,6 +159,9 @@ public final class SiteStudy {
     harmonics(receiver, aside, found);
     if (complete()) {
       products(receiver, 2, 1, Hit.Kind.THIRD_ORDER, aside, found);
+      products(receiver, 1, 2, Hit.Kind.THIRD_ORDER, aside, found);
+      products(receiver, 2, -1, Hit.Kind.THIRD_ORDER, aside, found);
+      sumsOfThree(receiver, aside, found);
       products(receiver, 3, 2, Hit.Kind.FIFTH_ORDER, aside, found);
       triples(receiver, aside, found);
     }
@@ -240,17 +243,19 @@ public final class SiteStudy {
     }
   }
 
-  /** Products of two: {@code more}·A − {@code less}·B. */
+  /** Products of two: {@code more}·A − {@code less}·B; the sum where {@code less} is below 0. */
   private void products(Receiver receiver, int more, int less, Hit.Kind kind, Aside aside, Collector found) {
-    long reach = receiver.half() + (more + less) * widestDeviation + AUDIO;
+    int size = Math.abs(less);
+    long reach = receiver.half() + (more + size) * widestDeviation + AUDIO;
     for (int a = 0; a < centres.length; a++) {
       if (aside.has(a)) {
         continue;
       }
-      long rest = more * centres[a] - receiver.centre();
-      for (int b = SumTable.lowest(centres, Math.floorDiv(rest - reach, less)); b < centres.length && less * centres[b] <= rest + reach; b++) {
-        long half = more * deviations[a] + less * deviations[b] + AUDIO;
-        long off = Math.abs(rest - less * centres[b]);
+      // What less·B has to be near: more·A − receiver for differences, receiver − more·A for sums.
+      long rest = less > 0 ? more * centres[a] - receiver.centre() : receiver.centre() - more * centres[a];
+      for (int b = SumTable.lowest(centres, Math.floorDiv(rest - reach, size)); b < centres.length && size * centres[b] <= rest + reach; b++) {
+        long half = more * deviations[a] + size * deviations[b] + AUDIO;
+        long off = Math.abs(rest - size * centres[b]);
         if (a == b || aside.has(b) || off >= half + receiver.half()) {
           continue;
         }
@@ -258,6 +263,32 @@ public final class SiteStudy {
         if (found.wants(kind, off)) {
           found.keep(new Hit(kind, receiver, List.of(new Hit.Term(more, emitters.get(a)), new Hit.Term(-less, emitters.get(b))),
               more * centres[a] - less * centres[b], half));
+        }
+      }
+    }
+  }
+
+  /** Sums of three, A + B + C: sums of two that lie around receiver − C; each three once. */
+  private void sumsOfThree(Receiver receiver, Aside aside, Collector found) {
+    for (int c = 0; c < centres.length && 3 * centres[c] <= receiver.centre() + 4 * (widestDeviation + AUDIO); c++) {
+      if (aside.has(c)) {
+        continue;
+      }
+      for (SumTable table : sums) {
+        long half = table.deviation + deviations[c] + AUDIO;
+        long reach = half + receiver.half();
+        long target = receiver.centre() - centres[c];
+        for (int at = table.from(target - reach + 1); at < table.from(target + reach); at++) {
+          int a = table.first(at);
+          int b = table.second(at);
+          if (c >= Math.min(a, b) || aside.has(a) || aside.has(b)) {
+            continue; // C is the lowest of the three
+          }
+          found.count(Hit.Kind.THIRD_ORDER, 1);
+          if (found.wants(Hit.Kind.THIRD_ORDER, Math.abs(table.sum(at) - target))) {
+            found.keep(new Hit(Hit.Kind.THIRD_ORDER, receiver, List.of(new Hit.Term(1, emitters.get(a)), new Hit.Term(1, emitters.get(b)),
+                new Hit.Term(1, emitters.get(c))), table.sum(at) + centres[c], half));
+          }
         }
       }
     }

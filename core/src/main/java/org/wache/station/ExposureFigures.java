@@ -49,11 +49,18 @@ record ExposureFigures(Radiated radiated, double share, Sum words, Edition editi
   Optional<Figure> distance(ExposureLimits.Group group) {
     return limit(group).map(limit -> {
       double value = limit.at(radiated.at());
-      double metres = Exposure.distanceM(average().value(), value);
-      Sum sum = Sum.of(Radiated.number(radiated.eirp().value()), "W", "EIRP").step("×", Radiated.number(share), "", "on average over " + group.minutes() + " minutes")
+      double formula = Exposure.distanceM(average().value(), value);
+      double mhz = radiated.at().hertz() / 1e6;
+      double near = Exposure.nearFieldM(mhz);
+      double metres = Exposure.keepAwayM(formula, mhz);
+      Sum sum = Sum.of(Radiated.number(radiated.eirp().value()), "W", "EIRP").step("×", Radiated.number(share), "", "on average over " + edition.exposure().minutes(group) + " minutes")
           .gives(Radiated.number(average().value()), "W", "average EIRP")
           .limit(String.format(Locale.ROOT, "%.3g", value), "mW/cm²", "limit, " + group.words() + ", at " + radiated.at())
-          .gives(Radiated.number(metres), "m", "√(0.64 · EIRP ÷ (π · limit)): so near the limit is kept");
+          .gives(Radiated.number(formula), "m", "√(0.64 · EIRP ÷ (π · limit))");
+      if (formula < near) {
+        sum = sum.limit(Radiated.number(near), "m", "λ/2π: nearer than that a formula for the far field does not hold; this is the least");
+      }
+      sum = sum.gives(Radiated.number(metres), "m", "rounded up: from here on the limit is kept");
       return new Figure(group == ExposureLimits.Group.GENERAL ? "exposure-general" : "exposure-occupational",
           group == ExposureLimits.Group.GENERAL ? "Keep people away" : "Keep trained people away", Radiated.number(metres), "m", sum,
           "OET Bulletin 65 equation 6; " + edition.cite(limit.source()));

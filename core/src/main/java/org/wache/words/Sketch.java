@@ -272,7 +272,7 @@ public final class Sketch {
       said.add(Said.because(Field.TX_MHZ, "direct", "no offset is given"));
       return Optional.empty();
     }
-    if (edition.servicesAt(receive).isEmpty()) {
+    if (edition.ashoreAt(receive).isEmpty()) {
       listen = true;
       said.add(Said.because(Field.TX_MHZ, "listens only", edition.allocation(receive)
           .map(whose -> "it belongs to " + whose.whose() + ": " + whose.say()).orElse("no service that a club may use is there")));
@@ -326,7 +326,7 @@ public final class Sketch {
       boolean direct = talks && transmit.equals(receive);
       boolean calling = edition.plan().rowAt(receive).flatMap(PlanRow::calling).isPresent();
       boolean open = house.directTones().filter(rule -> rule == HouseRules.DirectTones.OPEN).isPresent();
-      boolean amateur = edition.servicesAt(receive).stream().anyMatch(BandService.class::isInstance);
+      boolean amateur = edition.ashoreAt(receive).stream().anyMatch(BandService.class::isInstance);
       boolean settled = house.directTones().isPresent();
       if (talks && !calling && !open && (bothWays || direct && (code || settled || !amateur))) {
         in = tone;

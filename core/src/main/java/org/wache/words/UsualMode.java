@@ -41,7 +41,7 @@ final class UsualMode {
   static Usual of(Edition edition, Frequency talks, Frequency hears, boolean transmits, String hint) {
     if (transmits) {
       Optional<Service> named = edition.service(hint).filter(each -> edition.servicesAt(talks).contains(each));
-      Optional<Usual> found = named.map(List::of).orElseGet(() -> edition.servicesAt(talks)).stream()
+      Optional<Usual> found = named.map(List::of).orElseGet(() -> edition.ashoreAt(talks)).stream()
           .flatMap(service -> in(edition, service, talks, hears).stream())
           .min(Comparator.comparingLong(usual -> usual.mode().emission().bandwidth())); // what all of them take
       if (found.isPresent()) {
@@ -52,7 +52,7 @@ final class UsualMode {
     if (heard.isPresent()) {
       return new Usual(heard.get(), edition.allocation(talks).get().whose() + " is heard there");
     }
-    return edition.servicesAt(talks).stream().flatMap(service -> in(edition, service, talks, hears).stream()).findFirst()
+    return edition.ashoreAt(talks).stream().flatMap(service -> in(edition, service, talks, hears).stream()).findFirst()
         .orElse(new Usual(Mode.FM, "none is given"));
   }
 

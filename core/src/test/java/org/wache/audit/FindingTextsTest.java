@@ -36,7 +36,7 @@ class FindingTextsTest {
             "47 CFR 97.307(b); common practice for the error"),
         Arguments.of("amateur:technician", "rx_mhz=29.600 tx_mhz=29.600 mode=FM power_w=5", "class-too-low",
             "FM on 29.600 MHz (10 m) needs General class; the holder is Technician.",
-            "29.600 MHz; inside 29.000–29.700 MHz: FM from General up", "47 CFR 97.301(b), 97.305(c)"),
+            "29.600 MHz; inside 29.000–29.700 MHz: FM from General up", "47 CFR 97.301(d), 97.305(c)"),
         Arguments.of("amateur:extra", "rx_mhz=144.050 tx_mhz=144.050 mode=FM power_w=5", "emission-not-allowed",
             "FM is not allowed on 144.050 MHz (2 m): it is for CW.", "144.050 MHz; inside 144.000–144.100 MHz: for CW", "47 CFR 97.301(a), 97.305(c)"),
         Arguments.of("gmrs", "rx_mhz=467.5625 tx_mhz=467.5625 mode=NFM power_w=5", "power-over",

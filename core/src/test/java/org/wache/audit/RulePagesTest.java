@@ -84,7 +84,10 @@ class RulePagesTest {
     boolean site = rule.getClass().getPackageName().endsWith(".site");
     Antenna mobile = Antenna.of(3).at(java.util.OptionalDouble.of(3.5));
     return AuditContext.of(planned, day, List.of(dated)).with(rule.slug() == Slug.TIMEOUT_LONG ? house : HouseRules.NONE.keying(site ? Keying.ALL : Keying.NONE))
-        .with(rule.slug() == Slug.EXPOSURE_DISTANCE ? mobile : Antenna.ASSUMED)
+        .with(rule.slug() == Slug.HEIGHT_OVER ? Antenna.ASSUMED.at(java.util.OptionalDouble.of(25)) : rule.slug() == Slug.EXPOSURE_DISTANCE ? mobile : Antenna.ASSUMED)
+        .at(rule.slug() == Slug.ANOTHER_COUNTRY ? Optional.of(new Circle(Place.at(51.5, -0.1), 0)) : Optional.empty())
+        .beside(new Neighbours(rule.slug() != Slug.NEIGHBOUR_CHANNEL ? List.of() : List.of(new Neighbour("The mill", Frequency.ofMegahertz("146.550").orElseThrow(),
+            Optional.empty(), org.wache.signal.Tone.parse("103.5")))))
         .forRadios(radio(rule.slug()));
   }
 

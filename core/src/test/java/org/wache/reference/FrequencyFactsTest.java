@@ -57,13 +57,17 @@ class FrequencyFactsTest {
     FrequencyFacts facts = at("28.400"); // 97.301(e), 97.307(f)(10), 97.313(c)(2)
     String terms = facts.services().get(0).terms().stream()
         .map(term -> term.who() + ": " + term.what() + ", " + term.power()).collect(Collectors.joining("; "));
-    assertThat(terms).startsWith("Novice and above: CW and single sideband, 200 W PEP; General and above: CW, voice");
+    assertThat(terms).startsWith("Novice and above: CW and single sideband (J3E, R3E), 200 W PEP; General and above: CW, voice");
   }
 
   @Test
   void nobodysFrequencySaysWhoseItIs() {
     FrequencyFacts facts = at("121.500");
-    assertThat(facts.services()).isEmpty();
+    assertThat(facts.services()).singleElement().satisfies(aboard -> {
+      assertThat(aboard.title()).isEqualTo("Aboard an aircraft");
+      assertThat(aboard.notes()).extracting(FrequencyFacts.Note::words).contains("For emergencies and distress only.");
+    });
+    assertThat(at("162.550").services()).isEmpty();
     assertThat(facts.whose().orElseThrow().words()).isEqualTo("aircraft emergency");
     assertThat(facts.whose().orElseThrow().source()).isEqualTo("47 CFR 2.106");
   }

@@ -17,7 +17,7 @@ class EdgeTableTest {
 
   private static final BandService AMATEUR = (BandService) RulebookReader.shipped("us")
       .on(LocalDate.of(2026, 11, 25)).service("amateur").orElseThrow();
-  private static final int VOICE_AND_DATA = Content.bits("ssb phone-low-index data");
+  private static final int VOICE_AND_DATA = Content.bits("ssb ssb-reduced phone-low-index data");
 
   private static List<String> table(String held, int contents, String band, int slots) {
     return EdgeTable.of(AMATEUR, AMATEUR.traits().classIndex(held), contents, Set.of(band), slots).slots().stream()
@@ -37,8 +37,8 @@ class EdgeTableTest {
       "general | 20 m | phone-low-index | 14.225–14.350 MHz",
       "general | 40 m | phone-low-index data | 7.025–7.125 MHz, 7.175–7.300 MHz",
       "technician | 40 m | cw | 7.025–7.125 MHz",
-      "technician | 10 m | ssb | 28.300–28.500 MHz",
-      "technician | 10 m | ssb data | 28.000–28.500 MHz",
+      "technician | 10 m | ssb ssb-reduced | 28.300–28.500 MHz",
+      "technician | 10 m | ssb ssb-reduced data | 28.000–28.500 MHz",
       "general | 15 m | phone-low-index | 21.275–21.450 MHz",
       "general | 30 m | data | 10.100–10.150 MHz",
       "technician | 2 m | phone | 144.100–148.000 MHz",

@@ -2,6 +2,7 @@ package org.wache.audit.law;
 
 import java.util.List;
 import java.util.Optional;
+import org.wache.audit.Change;
 import org.wache.audit.Cures;
 import org.wache.audit.Finding;
 import org.wache.audit.Route;
@@ -10,6 +11,7 @@ import org.wache.audit.RulePage;
 import org.wache.audit.Slug;
 import org.wache.audit.Sum;
 import org.wache.audit.Words;
+import org.wache.channel.Field;
 import org.wache.rulebook.WidthLimit;
 import org.wache.signal.Frequency;
 
@@ -34,6 +36,10 @@ public final class BandwidthOver implements RouteRule {
   @Override
   public List<Finding> on(Route route) {
     Optional<WidthLimit> limit = route.widthLimit();
+    if (route.bySet() && limit.isPresent() && route.emission().bandwidth() <= limit.get().hertz()
+        && route.on().emission().orElseThrow().bandwidth() > limit.get().hertz()) {
+      return List.of(asSetsDo(route, limit.get()));
+    }
     if (limit.isEmpty() || route.emission().bandwidth() <= limit.get().hertz()) {
       return List.of();
     }
@@ -46,5 +52,16 @@ public final class BandwidthOver implements RouteRule {
             .limit(most, "kHz", "widest on " + route.place()).rest(Words.length(over), "", "over"))
         .source(route.cite(limit.get().source()))
         .cures(() -> Cures.orListen(Cures.narrower(route.on()))));
+  }
+
+  /** A mode that elsewhere is wider: a certified set keeps to its own width, another does not. */
+  private static Finding asSetsDo(Route route, WidthLimit limit) {
+    return Finding.query(Slug.BANDWIDTH_OVER, route)
+        .message("%s elsewhere is %s; sets certified for %s send %s. Is it such a set?", route.on().mode().orElseThrow(), route.on().emission().orElseThrow(),
+            route.service().title(), route.emission())
+        .working(() -> Sum.of(Frequency.kilohertz(route.emission().bandwidth()), "kHz", "necessary bandwidth of " + route.emission())
+            .limit(Frequency.kilohertz(limit.hertz()), "kHz", "widest on " + route.place()))
+        .source(route.cite(limit.source()))
+        .cures(() -> List.of(Change.of("It sends " + route.emission(), Field.EMISSION, route.emission().designator())));
   }
 }

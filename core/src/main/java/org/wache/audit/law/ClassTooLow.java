@@ -1,6 +1,7 @@
 package org.wache.audit.law;
 
 import java.util.List;
+import java.util.Optional;
 import org.wache.audit.Cures;
 import org.wache.audit.Finding;
 import org.wache.audit.Route;
@@ -34,7 +35,7 @@ public final class ClassTooLow implements RouteRule {
 
   @Override
   public List<Finding> on(Route route) {
-    if (!(route.service() instanceof BandService bands) || !route.placed() || mayUse(route)) {
+    if (!(route.service() instanceof BandService bands) || !route.placed() || mayUse(route) || PlaceUnknown.mayDecide(route)) {
       return List.of();
     }
     int lowest = bands.lowestClassFor(route.emission(), route.transmit());
@@ -44,11 +45,17 @@ public final class ClassTooLow implements RouteRule {
     String needed = Words.capital(bands.traits().classes().get(lowest));
     String has = Words.capital(route.licenceClass().orElse(""));
     return List.of(Finding.hold(Slug.CLASS_TOO_LOW, route)
-        .message("%s on %s (%s) needs %s class; the holder is %s.", Words.emission(route.on()), route.transmit(),
-            route.place(), needed, has)
+        .message("%s on %s (%s) needs %s class; the holder is %s%s.", Words.emission(route.on()), route.transmit(),
+            route.place(), needed, has, own(route, bands).map(grant -> ", who may use " + Words.contents(grant.allow()) + " there").orElse(""))
         .working(() -> working(route, bands, lowest, needed, has))
-        .source(route.cite(source(route, bands, lowest)))
+        .source(route.cite(own(route, bands).map(grant -> source(route, bands, lowest) + "; " + grant.source(route.held().classIndex()))
+            .orElse(source(route, bands, lowest))))
         .cures(() -> Cures.orListen(Cures.intoRoom(route))));
+  }
+
+  /** What the holder's own class has there, for other emissions. */
+  private static Optional<Grant> own(Route route, BandService bands) {
+    return bands.grantsAt(route.transmit()).stream().filter(grant -> grant.lowestClass() <= route.held().classIndex()).findFirst();
   }
 
   private static boolean mayUse(Route route) {
@@ -64,6 +71,10 @@ public final class ClassTooLow implements RouteRule {
     Sum sum = bands.room(lowest, route.emission(), route.transmit())
         .map(room -> Sum.of(route.transmit(), "talks on").inside(room.span(), emission + " from " + needed + " up"))
         .orElse(Sum.of(route.transmit(), "talks on"));
+    Optional<Grant> own = own(route, bands);
+    if (own.isPresent()) {
+      sum = sum.limit(own.get().span().toString(), "", Words.contents(own.get().allow()) + ": what " + has + " holds there");
+    }
     for (Room room : bands.rooms(route.held().classIndex(), route.emission())) {
       if (room.band().equals(route.place())) {
         sum = sum.limit(room.span().toString(), "", has + "'s part for " + emission);

@@ -12,7 +12,6 @@ import org.wache.audit.Slug;
 import org.wache.audit.Sum;
 import org.wache.audit.Words;
 import org.wache.rulebook.AuthorisedService;
-import org.wache.rulebook.BandService;
 import org.wache.rulebook.Grant;
 import org.wache.signal.Content;
 
@@ -39,13 +38,16 @@ public final class EmissionNotAllowed implements RouteRule {
     if (!route.placed() || route.service() instanceof AuthorisedService) {
       return List.of();
     }
-    int allowed = allowed(route);
-    if ((allowed & route.emission().contents()) != 0) {
+    if ((ofAnyone(route) & route.emission().contents()) != 0) {
       return List.of();
     }
+    if (PlaceUnknown.mayDecide(route)) {
+      return List.of();
+    }
+    int allowed = allowed(route);
     return List.of(Finding.hold(Slug.EMISSION_NOT_ALLOWED, route)
-        .message("%s is not allowed on %s (%s): it is for %s.", Words.emission(route.on()), route.transmit(),
-            route.place(), Words.contents(allowed))
+        .message("%s is not allowed on %s (%s): %s is for %s.", Words.emission(route.on()), route.transmit(),
+            route.place(), own(route).isEmpty() || allowed == ofAnyone(route) ? "it" : "what " + Words.capital(route.licenceClass().orElse("anyone")) + " holds there", Words.contents(allowed))
         .working(() -> working(route, allowed))
         .source(source(route))
         .cures(() -> Cures.orListen(cures(route))));
@@ -60,28 +62,36 @@ public final class EmissionNotAllowed implements RouteRule {
 
   private static Sum working(Route route, int allowed) {
     Sum sum = Sum.of(route.transmit(), "talks on");
-    return route.bands().map(bands -> bands.grantsAt(route.transmit())).filter(grants -> !grants.isEmpty())
-        .map(grants -> sum.inside(grants.get(0).span(), "for " + Words.contents(allowed))).orElse(Sum.NONE);
+    return grants(route).stream().findFirst().map(grant -> sum.inside(grant.span(), "for " + Words.contents(allowed))).orElse(Sum.NONE);
+  }
+
+  /** What some class may send there: what only a higher class may is another rule's matter. */
+  private static int ofAnyone(Route route) {
+    return route.channel().isPresent() ? route.channel().get().allow()
+        : route.bands().map(bands -> bands.grantsAt(route.transmit()).stream().mapToInt(Grant::allow).reduce(0, (one, other) -> one | other)).orElse(-1);
   }
 
   private static int allowed(Route route) {
     if (route.channel().isPresent()) {
       return route.channel().get().allow();
     }
-    return route.bands().map(bands -> bits(bands, route)).orElse(-1);
+    return route.bands().isEmpty() ? -1 : grants(route).stream().mapToInt(Grant::allow).reduce(0, (one, other) -> one | other);
   }
 
-  private static int bits(BandService bands, Route route) {
-    int bits = 0;
-    for (Grant grant : bands.grantsAt(route.transmit())) {
-      bits |= grant.allow();
-    }
-    return bits;
+  /** The grants there that the holder's own class has, narrowest first. */
+  private static List<Grant> own(Route route) {
+    return route.bands().map(bands -> bands.grantsAt(route.transmit())).orElse(List.of()).stream()
+        .filter(grant -> grant.lowestClass() <= route.held().classIndex() && route.licenceClass().isPresent()).toList();
+  }
+
+  /** The holder's own grants there, or where the class has none, everybody's. */
+  private static List<Grant> grants(Route route) {
+    List<Grant> own = own(route);
+    return own.isEmpty() ? route.bands().map(bands -> bands.grantsAt(route.transmit())).orElse(List.of()) : own;
   }
 
   private static String source(Route route) {
-    String section = route.bands().map(bands -> bands.grantsAt(route.transmit()))
-        .filter(grants -> !grants.isEmpty()).map(grants -> grants.get(0).source())
+    String section = grants(route).stream().findFirst().map(grant -> grant.source(Math.max(grant.lowestClass(), route.held().classIndex())))
         .orElse(route.service().traits().emissionSource());
     return route.cite(section);
   }

@@ -41,6 +41,7 @@ public final class NotLicensed implements StrandedRule {
     Frequency transmit = entry.channel().transmit().orElseThrow();
     Optional<Allocation> allocation = entry.edition().allocation(transmit);
     List<Service> licensed = entry.services().stream()
+        .filter(service -> !service.traits().terms().aboardOnly())
         .filter(service -> !(service instanceof AuthorisedService)
             || allocation.isEmpty() || allocation.get().licensable())
         .toList();

@@ -2,16 +2,21 @@ package org.wache.audit.law;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.wache.audit.Change;
+import org.wache.audit.Cures;
 import org.wache.audit.Finding;
 import org.wache.audit.Reckoned;
 import org.wache.audit.Route;
 import org.wache.audit.RouteRule;
 import org.wache.audit.RulePage;
 import org.wache.audit.Slug;
+import org.wache.audit.Sum;
 import org.wache.audit.Whereabouts.Lies;
+import org.wache.audit.Words;
 import org.wache.channel.Field;
 import org.wache.licence.AuthorisationLine;
+import org.wache.place.Zone;
 import org.wache.rulebook.AuthorisedService;
 import org.wache.rulebook.LocalLimit;
 import org.wache.signal.Watts;
@@ -40,6 +45,9 @@ public final class PlaceUnknown implements RouteRule {
     if (route.service() instanceof AuthorisedService service) {
       return line(route, service);
     }
+    if (mayDecide(route)) {
+      return List.of(granted(route));
+    }
     Optional<LocalLimit> limit = route.localLimit(Lies.UNKNOWN);
     Optional<Watts> output = route.on().power();
     if (limit.isEmpty() || output.isEmpty()) {
@@ -56,6 +64,24 @@ public final class PlaceUnknown implements RouteRule {
         .working(() -> reckoned.sum().limit(limit.get().limit().watts().number(), "W", "in those areas"))
         .source(route.cite(limit.get().limit().source()))
         .cures(() -> List.of(Change.of("Use " + reckoned.mostOutput(), Field.POWER_W, reckoned.mostOutput().number()))));
+  }
+
+  /** Whether the emission is allowed there in some zones only, and it is not known whether the list is used in one. */
+  static boolean mayDecide(Route route) {
+    return route.room().isEmpty() && zones(route).anyMatch(zone -> route.entry().context().where().to(zone) == Lies.UNKNOWN);
+  }
+
+  private static Stream<Zone> zones(Route route) {
+    return route.bands().map(bands -> bands.zonesFor(route.held().classIndex(), route.emission(), route.transmit())).orElse(List.of()).stream()
+        .flatMap(id -> route.entry().edition().geography().zone(id).stream());
+  }
+
+  private static Finding granted(Route route) {
+    return Finding.query(Slug.PLACE_UNKNOWN, route)
+        .message("%s on %s is allowed only %s; where the list is used is not known.", Words.emission(route.on()), route.transmit(), zones(route).findFirst().orElseThrow().name())
+        .working(() -> Sum.of(route.transmit(), "talks on"))
+        .source(route.cite(route.bands().orElseThrow().localSource(route.transmit())))
+        .cures(() -> Cures.orListen(Cures.intoRoom(route)));
   }
 
   private static List<Finding> line(Route route, AuthorisedService service) {

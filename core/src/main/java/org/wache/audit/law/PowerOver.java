@@ -71,6 +71,10 @@ public final class PowerOver implements RouteRule {
     if (local.isEmpty()) {
       return Optional.empty();
     }
+    Optional<LocalLimit.Exception> excepted = local.get().earthStations().filter(each -> route.viaSatellite() && each.span().contains(route.transmit()));
+    if (excepted.isPresent()) {
+      return earthStation(route, output, excepted.get());
+    }
     PowerLimit limit = local.get().limit();
     Reckoned reckoned = Reckoned.of(route, output, limit);
     if (!reckoned.over()) {
@@ -88,6 +92,19 @@ public final class PowerOver implements RouteRule {
             where.area().orElseThrow()))
         .source(route.cite(limit.source()))
         .cures(() -> cures(reckoned.mostOutput())));
+  }
+
+  /** Who talks to a satellite there may send more, if the antenna looks up. */
+  private static Optional<Finding> earthStation(Route route, Watts output, LocalLimit.Exception excepted) {
+    PowerLimit limit = excepted.limit();
+    Reckoned reckoned = Reckoned.of(route, output, limit);
+    String measure = limit.measure().words();
+    Finding finding = reckoned.over() ? Finding.hold(Slug.POWER_OVER, route) : Finding.query(Slug.POWER_OVER, route);
+    return Optional.of(finding
+        .message("%s %s: who talks to a satellite from there may send %s %s %s.", reckoned.power(), measure, limit.watts(), measure, excepted.words())
+        .working(() -> reckoned.sum().limit(limit.watts().number(), "W", measure + " limit there"))
+        .source(route.cite(limit.source()))
+        .cures(() -> reckoned.over() ? cures(reckoned.mostOutput()) : List.of()));
   }
 
   private static List<Change> cures(Watts most) {

@@ -44,13 +44,13 @@ public final class RestrictedArea implements RouteRule {
     List<Finding> found = new ArrayList<>();
     Whereabouts where = route.entry().context().where();
     for (Closure closure : closures) {
-      switch (where.to(closure.zone())) {
+      switch (lies(closure, where)) {
         case IN, PARTLY -> found.add(hold(route, closure, where));
         case UNKNOWN -> {
           if (closure.ask() || where.area().isPresent()) { // of a region that was named, a part lies there
             found.add(Finding.query(Slug.RESTRICTED_AREA, route)
-                .message("%s is closed to %s %s; where%s the list is used is not known.", closure.words(),
-                    service(route), closure.zone().name(), where.area().filter(Region.class::isInstance).map(area -> " in " + ((Region) area).code()).orElse(""))
+                .message("%s is closed to %s %s%s; where%s the list is used is not known.", closure.words(),
+                    service(route), closure.outside() ? "except " : "", closure.zone().name(), where.area().filter(Region.class::isInstance).map(area -> " in " + ((Region) area).code()).orElse(""))
                 .working(() -> Sum.of(route.transmit(), "talks on").inside(closure.span(), "closed there"))
                 .source(route.cite(closure.source())));
           }
@@ -61,11 +61,20 @@ public final class RestrictedArea implements RouteRule {
     return found;
   }
 
+  /** How the list lies to where it is closed: inside the zone, or everywhere but there. */
+  private static Whereabouts.Lies lies(Closure closure, Whereabouts where) {
+    Whereabouts.Lies lies = where.to(closure.zone());
+    if (!closure.outside()) {
+      return lies;
+    }
+    return lies == Whereabouts.Lies.IN ? Whereabouts.Lies.OUT : lies == Whereabouts.Lies.OUT ? Whereabouts.Lies.IN : lies;
+  }
+
   private static Finding hold(Route route, Closure closure, Whereabouts where) {
     boolean partly = where.to(closure.zone()) == Whereabouts.Lies.PARTLY;
     return Finding.hold(Slug.RESTRICTED_AREA, route)
-        .message("%s is closed to %s %s, and %s the list is used lies there.", closure.words(), service(route),
-            closure.zone().name(), partly ? "a part of the area where" : "the place where")
+        .message("%s is closed to %s %s%s, and %s the list is used lies %s.", closure.words(), service(route),
+            closure.outside() ? "except " : "", closure.zone().name(), partly ? "a part of the area where" : "the place where", closure.outside() ? "elsewhere" : "there")
         .working(() -> measured(Sum.of(route.transmit(), "talks on").inside(closure.span(), "closed there"),
             closure.zone(), where.area().orElseThrow()))
         .source(route.cite(closure.source()))

@@ -112,22 +112,33 @@ public final class AgainstPlan implements RouteRule {
     if (row.uses().contains(PlanUse.ANY)) {
       return true;
     }
+    PlanUse named = switch (route.on().use()) {
+      case BEACON -> PlanUse.BEACON;
+      case LINK, AUXILIARY -> PlanUse.LINK;
+      default -> null;
+    };
+    if (named != null && row.isFor(named)) {
+      return true;
+    }
     Emission emission = route.emission();
+    if (emission.oneSided() && emission.is(Content.DIGITAL_VOICE)) {
+      return row.isFor(PlanUse.WEAK_SIGNAL) || row.isFor(PlanUse.PHONE);
+    }
     if (emission.is(Content.CW)) {
       return row.isFor(PlanUse.CW) || row.isFor(PlanUse.WEAK_SIGNAL) || row.isFor(PlanUse.PHONE);
     }
     if (emission.is(Content.SSB)) {
-      return row.isFor(PlanUse.WEAK_SIGNAL) || row.isFor(PlanUse.PHONE);
+      return row.isFor(PlanUse.WEAK_SIGNAL) || row.isFor(PlanUse.PHONE) || emission.kind().startsWith("H") && row.isFor(PlanUse.AM);
     }
     if (emission.is(Content.AM)) {
       return row.isFor(PlanUse.AM);
     }
     if (emission.is(Content.DATA)) {
       boolean narrow = emission.oneSided() && row.isFor(PlanUse.WEAK_SIGNAL);
-      return narrow || row.isFor(PlanUse.DATA) || row.isFor(PlanUse.FM_SIMPLEX);
+      return narrow || row.isFor(PlanUse.DATA) || row.isFor(PlanUse.DATA_DIAL) || row.isFor(PlanUse.FM_SIMPLEX);
     }
     if (emission.is(Content.IMAGE)) {
-      return row.isFor(PlanUse.ATV) || row.isFor(PlanUse.FM_SIMPLEX);
+      return row.isFor(PlanUse.ATV) || row.isFor(PlanUse.IMAGE) || row.isFor(PlanUse.FM_SIMPLEX) || row.isFor(PlanUse.PHONE);
     }
     return row.isFor(PlanUse.FM_SIMPLEX);
   }

@@ -14,6 +14,7 @@ import org.wache.audit.RulePage;
 import org.wache.audit.Slug;
 import org.wache.audit.Sum;
 import org.wache.audit.Words;
+import org.wache.rulebook.AuthorisedService;
 import org.wache.rulebook.PlanRow;
 import org.wache.rulebook.Raster;
 import org.wache.signal.Content;
@@ -40,6 +41,9 @@ public final class OffRaster implements RouteRule {
 
   @Override
   public List<Finding> on(Route route) {
+    if (route.service() instanceof AuthorisedService lines) {
+      return onLines(route, lines);
+    }
     boolean channelised = route.emission().is(Content.FM) || route.emission().is(Content.DIGITAL_VOICE);
     if (!channelised || !route.planned()) {
       return List.of();
@@ -66,6 +70,16 @@ public final class OffRaster implements RouteRule {
         .working(() -> working(judged, rasters))
         .source(route.entry().plan().source(row))
         .cures(() -> cures(route, judged, rasters)));
+  }
+
+  /** Licensed line by line: what no line can stand on is mostly a slip of the digits. */
+  private static List<Finding> onLines(Route route, AuthorisedService lines) {
+    return lines.raster(route.transmit()).filter(each -> !each.raster().holds(route.transmit().hertz()))
+        .map(each -> List.of(Finding.query(Slug.OFF_RASTER, route)
+            .message(() -> route.transmit() + " is on none of the channels of " + lines.inText() + ", which stand every " + Words.length(each.raster().step()) + ".")
+            .working(() -> working(route.transmit(), List.of(each.raster())))
+            .source(route.cite(each.source()))
+            .cures(() -> cures(route, route.transmit(), List.of(each.raster()))))).orElse(List.of());
   }
 
   /** A wider gap is a stretch of which the plan says nothing. */

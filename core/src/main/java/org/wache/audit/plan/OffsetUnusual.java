@@ -13,7 +13,9 @@ import org.wache.audit.Slug;
 import org.wache.audit.Sum;
 import org.wache.audit.Words;
 import org.wache.channel.Field;
+import org.wache.rulebook.AuthorisedService;
 import org.wache.rulebook.FixedChannel;
+import org.wache.rulebook.Partner;
 import org.wache.signal.Frequency;
 
 /** A pair whose offset or sign differs from the plan's. */
@@ -46,10 +48,9 @@ public final class OffsetUnusual implements RouteRule {
     Pairing pair = found.get();
     List<Long> usual = usual(route, pair);
     return List.of(Finding.query(Slug.OFFSET_UNUSUAL, route)
-        .message(() -> message(pair, usual))
+        .message(() -> route.service() instanceof AuthorisedService ? noPair(route, pair, usual) : message(pair, usual))
         .working(() -> working(pair, usual))
-        .source(pair.planned() ? route.entry().plan().source()
-            : route.cite(route.service().traits().channelSource()))
+        .source(source(route, pair))
         .cures(() -> cures(route, pair, usual)));
   }
 
@@ -62,6 +63,20 @@ public final class OffsetUnusual implements RouteRule {
         .working(() -> Sum.of(receive, "hears").plus(route.transmit().minus(receive), "split").gives(route.transmit(), "talks on"))
         .source("common practice, no source")
         .cures(() -> List.of(Change.of("Say that it is direct, in split", Field.USE, "direct")));
+  }
+
+  private static String noPair(Route route, Pairing pair, List<Long> usual) {
+    return pair.receive() + " and " + pair.transmit() + " are no pair of " + route.service().inText()
+        + (usual.isEmpty() ? ": the licence lists only what is talked on." : ": who hears " + pair.receive() + " talks on " + pair.receive().plus(usual.get(0)) + ".");
+  }
+
+  /** Where the pairs come from. */
+  static String source(Route route, Pairing pair) {
+    if (pair.planned()) {
+      return route.entry().plan().source();
+    }
+    return route.cite(route.service() instanceof AuthorisedService lines ? lines.partners(pair.transmit()).stream().findFirst().map(Partner::source)
+        .orElse(lines.source()) : route.service().traits().channelSource());
   }
 
   private static String message(Pairing pair, List<Long> usual) {
@@ -100,6 +115,8 @@ public final class OffsetUnusual implements RouteRule {
       Frequency output = route.channel().get().reaches().get();
       cures.add(Cures.pair("Hear " + output, output, pair.transmit()));
     } else {
+      route.service().partners(pair.transmit()).stream().filter(each -> route.service() instanceof AuthorisedService && !each.input())
+          .forEach(each -> cures.add(Cures.pair("Hear " + each.frequency(), each.frequency(), pair.transmit())));
       usual.forEach(offset -> cures.add(Cures.pair("Set the offset " + Words.offset(offset), pair.receive(),
           pair.receive().plus(offset))));
     }

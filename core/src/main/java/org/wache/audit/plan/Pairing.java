@@ -3,7 +3,9 @@ package org.wache.audit.plan;
 import java.util.List;
 import java.util.Optional;
 import org.wache.audit.Route;
+import org.wache.rulebook.AuthorisedService;
 import org.wache.rulebook.FixedChannel;
+import org.wache.rulebook.Partner;
 import org.wache.rulebook.PlanRow;
 import org.wache.signal.Frequency;
 
@@ -13,12 +15,15 @@ record Pairing(Frequency receive, Frequency transmit, List<Long> offsets, boolea
   /** The pairing of a route that goes through a repeater or is a pair; empty for others and for satellites. */
   static Optional<Pairing> of(Route route) {
     boolean candidate = route.on().isPair() || route.throughRepeater();
-    if (!candidate || route.split() || route.viaSatellite() || route.on().receive().isEmpty()) {
+    if (!candidate || route.split() || route.uplinkAstray() || route.viaSatellite() || route.on().receive().isEmpty()) {
       return Optional.empty();
     }
     Frequency receive = route.on().receive().get();
     if (route.planned()) {
       return planned(route, receive);
+    }
+    if (route.service() instanceof AuthorisedService lines) {
+      return authorised(route, lines, receive);
     }
     return route.channel().filter(channel -> channel.repeaters()).flatMap(channel -> fixed(route, receive, channel));
   }
@@ -33,6 +38,23 @@ record Pairing(Frequency receive, Frequency transmit, List<Long> offsets, boolea
       return Optional.empty(); // the plan says nothing of what it hears
     }
     return Optional.of(new Pairing(receive, route.transmit(), offsets, true, reversed));
+  }
+
+  /**
+   * Licensed line by line: where the service has pairs, both sides of the entry have to be one. On VHF it has none.
+   */
+  private static Optional<Pairing> authorised(Route route, AuthorisedService lines, Frequency receive) {
+    if (!route.on().isPair()) {
+      return Optional.empty();
+    }
+    List<Partner> partners = lines.partners(route.transmit());
+    if (partners.isEmpty()) {
+      return Optional.empty();
+    }
+    boolean usual = partners.stream().anyMatch(each -> !each.input() && each.frequency().equals(receive));
+    boolean reversed = partners.stream().anyMatch(each -> each.input() && each.frequency().equals(receive));
+    List<Long> offsets = lines.partners(receive).stream().filter(Partner::input).map(each -> each.frequency().minus(receive)).toList();
+    return usual ? Optional.empty() : Optional.of(new Pairing(receive, route.transmit(), offsets, false, reversed));
   }
 
   /** A service whose channels pair by themselves: an input reaches one output. */

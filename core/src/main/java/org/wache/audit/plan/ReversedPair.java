@@ -36,8 +36,7 @@ public final class ReversedPair implements RouteRule {
             found.transmit())
         .working(() -> Sum.of(found.transmit(), "an output, talked on").plus(-found.offset(), "offset")
             .gives(found.receive(), "its input, heard"))
-        .source(found.planned() ? route.entry().plan().source()
-            : route.cite(route.service().traits().channelSource()))
+        .source(OffsetUnusual.source(route, found))
         .cures(() -> List.of(Cures.pair("Swap them", found.transmit(), found.receive()))))).orElse(List.of());
   }
 }

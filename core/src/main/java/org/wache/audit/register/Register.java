@@ -17,12 +17,14 @@ import org.wache.audit.fit.RadioPower;
 import org.wache.audit.fit.RadioRange;
 import org.wache.audit.fit.RadioStep;
 import org.wache.audit.fit.RadioTone;
+import org.wache.audit.law.AnotherCountry;
 import org.wache.audit.law.BandwidthOver;
 import org.wache.audit.law.ChannelRestricted;
 import org.wache.audit.law.ClassTooLow;
 import org.wache.audit.law.EdgeClose;
 import org.wache.audit.law.EdgeOverrun;
 import org.wache.audit.law.EmissionNotAllowed;
+import org.wache.audit.law.HeightOver;
 import org.wache.audit.law.HiddenMeaning;
 import org.wache.audit.law.LicenceExpired;
 import org.wache.audit.law.LicenceExpiring;
@@ -38,6 +40,7 @@ import org.wache.audit.law.RepeaterNotAllowed;
 import org.wache.audit.law.RestrictedArea;
 import org.wache.audit.plan.AgainstPlan;
 import org.wache.audit.plan.LocalWarning;
+import org.wache.audit.plan.NeighbourChannel;
 import org.wache.audit.plan.OffRaster;
 import org.wache.audit.plan.OffsetUnusual;
 import org.wache.audit.plan.ReversedPair;
@@ -63,6 +66,7 @@ public final class Register {
       List.of(
           new Unreadable(),
           new FrequencyImplausible(),
+          new AnotherCountry(),
           new DuplicateNumber(),
           new DuplicateChannel(),
           new NameContradicts(),
@@ -106,8 +110,10 @@ public final class Register {
           new EdgeClose(),
           new PowerUnknown(),
           new PlaceUnknown(),
+          new HeightOver(),
           new LicenceExpiring(),
           new AgainstPlan(),
+          new NeighbourChannel(),
           new LocalWarning(),
           new OffsetUnusual(),
           new ReversedPair(),

@@ -60,6 +60,10 @@ public final class ClearChannels {
       channel.receive().ifPresent(each -> taken.add(each.hertz()));
       channel.transmit().ifPresent(each -> taken.add(each.hertz()));
     });
+    auditor.context().neighbours().all().forEach(each -> {
+      taken.add(each.frequency().hertz());
+      each.input().ifPresent(input -> taken.add(input.hertz()));
+    });
     List<Pick> legal = new ArrayList<>();
     for (Channel each : DirectChannels.of(auditor.context())) {
       if (taken.contains(each.transmit().orElseThrow().hertz()) || !service.isEmpty() && !each.serviceHint().equals(service)) {

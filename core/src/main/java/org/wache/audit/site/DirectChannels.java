@@ -105,6 +105,7 @@ final class DirectChannels {
   static List<Channel> near(Channel channel, String service, AuditContext context, int most) {
     long now = channel.transmit().orElseThrow().hertz();
     return of(context).stream().filter(each -> each.serviceHint().equals(service))
+        .filter(each -> context.neighbours().on(each.transmit().orElseThrow()).isEmpty())
         .filter(each -> !each.transmit().equals(channel.transmit()) && Math.abs(each.transmit().orElseThrow().hertz() - now) < FAR)
         .sorted(Comparator.comparingLong(each -> Math.abs(each.transmit().orElseThrow().hertz() - now)))
         .limit(most).toList();

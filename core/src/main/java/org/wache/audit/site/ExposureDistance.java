@@ -60,12 +60,14 @@ public final class ExposureDistance implements EntryRule {
     StationData.Duty duty = entry.edition().stations().duty(channel.emission().get().contents());
     double eirp = channel.power().get().value() * antenna.factor() * Exposure.ISOTROPIC_OVER_DIPOLE;
     double distance = Exposure.distanceM(eirp * duty.share(), limit.get().at(at));
+    double near = Exposure.nearFieldM(at.hertz() / 1e6);
     return distance <= people ? List.of() : List.of(Finding.query(Slug.EXPOSURE_DISTANCE)
-        .message("The general limit of exposure is kept from %s m on; people may come as near as %s m to the antenna.", metres(distance), metres(people))
+        .message("The general limit of exposure is kept from %s m on; people may come as near as %s m to the antenna.%s", metres(distance), metres(people),
+            distance < near ? " Both are nearer than λ/2π, " + metres(near) + " m, where that formula for the far field does not hold: ask for the tables of your antenna." : "")
         .working(() -> sum(channel.power().get(), antenna, duty, eirp, limit.get().at(at), distance, people))
         .source(entry.edition().cite(limit.get().source()) + ", OET Bulletin 65 equation 6")
         .advice(() -> List.of("It is a guide: the station's licensee answers for the evaluation. Averaged over "
-            + ExposureLimits.Group.GENERAL.minutes() + " minutes, a station that is keyed for less of the time comes to less."))
+            + entry.edition().exposure().minutes(ExposureLimits.Group.GENERAL) + " minutes, a station that is keyed for less of the time comes to less."))
         .cures(() -> weaker(entry, eirp, distance, people)));
   }
 
@@ -85,7 +87,8 @@ public final class ExposureDistance implements EntryRule {
     return watts < 1 ? List.of() : List.of(Change.of("Set " + new Watts(watts), Field.POWER_W, new Watts(watts).number()));
   }
 
+  /** Rounded up: a distance that is kept has to be enough. */
   private static String metres(double value) {
-    return String.format(Locale.ROOT, "%.1f", value);
+    return String.format(Locale.ROOT, "%.1f", Math.ceil(value * 10 - 1e-9) / 10);
   }
 }

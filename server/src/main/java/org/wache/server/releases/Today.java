@@ -36,7 +36,7 @@ final class Today {
     rows.set("overlay", JSON.readTree(overlay));
     ContextFile plan = ContextFile.read(JSON.writeValueAsBytes(rows));
     ContextFile then = part.context();
-    return new ContextFile(then.rulebook(), then.on(), holders, then.site(), then.antenna(), then.houseRules(), List.of(), plan.overlay(), then.unitsInUse());
+    return new ContextFile(then.rulebook(), then.on(), holders, then.site(), then.antenna(), then.houseRules(), List.of(), plan.overlay(), then.unitsInUse(), then.neighbours());
   }
 
   private static Holder holder(ReleaseStore.Carrier carrier) {

@@ -16,7 +16,7 @@ public record EmissionKind(String id, String title, int bits) {
   public static final List<EmissionKind> ALL = List.of(
       new EmissionKind("cw", "CW", Content.bits("cw")),
       new EmissionKind("data", "Data", Content.bits("data")),
-      new EmissionKind("ssb", "Single sideband", Content.bits("ssb phone phone-low-index")),
+      new EmissionKind("ssb", "Single sideband", Content.bits("ssb ssb-reduced phone phone-low-index")),
       new EmissionKind("fm", "FM voice", Content.bits("fm phone")),
       new EmissionKind("image", "Images", Content.bits("image")));
 }

@@ -1,0 +1,35 @@
+package org.wache.rulebook;
+
+import java.time.LocalDate;
+import java.util.List;
+import org.wache.place.Box;
+import org.wache.place.Place;
+
+/**
+ * The country that a rulebook holds in.
+ *
+ * @param title its name
+ * @param extent boxes that it lies in; empty where they are not known
+ * @param later what is judged by later rules on days before
+ */
+public record Country(String title, List<Box> extent, List<Later> later) {
+
+  /**
+   * Days that an edition of the rulebook does not reach back to.
+   *
+   * @param before the first day that is judged as it was
+   * @param say what to tell of days before
+   */
+  public record Later(LocalDate before, String say) {}
+
+  public Country {
+    extent = List.copyOf(extent);
+    later = List.copyOf(later);
+  }
+
+  /** Whether a place may lie in it; true where its extent is not known. */
+  public boolean mayHold(Place place) {
+    return extent.isEmpty() || extent.stream().anyMatch(box -> box.south() <= place.latitude() && place.latitude() <= box.north()
+        && box.west() <= place.longitude() && place.longitude() <= box.east());
+  }
+}
