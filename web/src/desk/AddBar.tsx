@@ -8,6 +8,8 @@ import { UnderstoodView } from './UnderstoodView';
 type Line = Schemas['UnderstoodLine'];
 
 interface Props {
+  /** How people write entries there. */
+  examples?: string[];
   list: number;
   version: number;
   /** What stands in it at first, such as a row that was kept aside. */
@@ -22,7 +24,7 @@ const isTable = (text: string) =>
   /\t/.test(text) || text.split('\n').filter((line) => line.includes(';')).length > 1;
 
 /** Entries as people write them: what each line is taken for is shown with its sum before it is added. */
-export function AddBar({ list, version, initial = '', onAdd, onTable, onClose }: Props) {
+export function AddBar({ list, version, examples = [], initial = '', onAdd, onTable, onClose }: Props) {
   const queries = useQueryClient();
   const [text, setText] = useState(initial);
   const [chosen, setChosen] = useState<number>(0);
@@ -95,7 +97,7 @@ export function AddBar({ list, version, initial = '', onAdd, onTable, onClose }:
           autoFocus
           rows={many ? Math.min(10, lines.length + 1) : 1}
           aria-label="Entry as you would write it"
-          placeholder="146.94 - 100   ·   gmrs 16 rpt 141.3   ·   frs 14 code 27   ·   wx 2"
+          placeholder={examples.join('   ·   ')}
           className={`${INPUT} grow resize-none font-mono`}
           value={text}
           spellCheck={false}

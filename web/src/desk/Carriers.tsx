@@ -22,17 +22,17 @@ const licence = (service: string, licenceClass: string | null): Carrier['licence
   lines: [],
 });
 
+type Titles = Pick<Schemas['Licensable'], 'id' | 'title'>[];
+
 /** What somebody holds, in a few words. */
-export const holds = (carrier: Pick<Carrier, 'licences'>) =>
+export const holds = (carrier: Pick<Carrier, 'licences'>, services: Titles) =>
   carrier.licences.length === 0
     ? 'no licence'
     : carrier.licences
         .map((each) =>
           each.licenceClass
             ? capital(each.licenceClass)
-            : each.service === 'gmrs'
-              ? 'GMRS'
-              : each.service.replace('-', ' '),
+            : (services.find((service) => service.id === each.service)?.title ?? each.service),
         )
         .join(' and ');
 
@@ -94,6 +94,7 @@ const useRoster = (group: number) =>
 
 function Chosen({ choice, group, onChange }: Omit<Props, 'holders'>) {
   const roster = useRoster(group);
+  const services = roster.data?.services ?? [];
   const party = (id: number) => roster.data?.parties.find((each) => each.id === id);
   const rows: { key: string; name: string; what: string; without: Choice }[] = [
     ...choice.teams.map((team) => ({
@@ -105,13 +106,13 @@ function Chosen({ choice, group, onChange }: Omit<Props, 'holders'>) {
     ...choice.parties.map((id) => ({
       key: `party ${id}`,
       name: party(id)?.name ?? '…',
-      what: party(id) ? holds(party(id)!) : '',
+      what: party(id) ? holds(party(id)!, services) : '',
       without: { ...choice, parties: choice.parties.filter((each) => each !== id) },
     })),
     ...choice.carriers.map((carrier) => ({
       key: `class ${carrier.name}`,
       name: carrier.name,
-      what: holds(carrier),
+      what: holds(carrier, services),
       without: { ...choice, carriers: choice.carriers.filter((each) => each !== carrier) },
     })),
   ];
@@ -134,6 +135,7 @@ function Chosen({ choice, group, onChange }: Omit<Props, 'holders'>) {
 
 function FromRoster({ group, choice, onChange }: Omit<Props, 'holders'>) {
   const roster = useRoster(group);
+  const services = roster.data?.services ?? [];
   const [find, setFind] = useState('');
   const wanted = find.trim().toLowerCase();
   const teams = (roster.data?.teams ?? []).filter(
@@ -175,7 +177,7 @@ function FromRoster({ group, choice, onChange }: Omit<Props, 'holders'>) {
           <Pick
             key={party.id}
             name={party.name}
-            what={holds(party)}
+            what={holds(party, services)}
             onPick={() =>
               onChange({ ...choice, parties: [...choice.parties, party.id].sort((a, b) => a - b) })
             }
@@ -212,40 +214,50 @@ function Pick({ name, what, onPick }: { name: string; what: string; onPick: () =
 function SomeoneOfAClass({ group, choice, onChange }: Omit<Props, 'holders'>) {
   const roster = useRoster(group);
   const services = roster.data?.services ?? [];
-  const classes = services.find((each) => each.id === 'amateur')?.classes ?? [];
-  const [amateur, setAmateur] = useState('');
-  const [gmrs, setGmrs] = useState(false);
+  const classed = services.filter((each) => each.classes.length > 0);
+  const plain = services.filter((each) => each.classes.length === 0 && !each.byLine);
+  const [classes, setClasses] = useState<Record<string, string>>({});
+  const [held, setHeld] = useState<string[]>([]);
   const add = () => {
-    const name = [amateur && capital(amateur), gmrs && 'GMRS'].filter(Boolean).join(' and ') || 'No licence';
     const licences = [
-      ...(amateur ? [licence('amateur', amateur)] : []),
-      ...(gmrs ? [licence('gmrs', null)] : []),
+      ...classed.flatMap((each) => (classes[each.id] ? [licence(each.id, classes[each.id] ?? null)] : [])),
+      ...plain.filter((each) => held.includes(each.id)).map((each) => licence(each.id, null)),
     ];
+    const name = licences.length === 0 ? 'No licence' : holds({ licences }, services);
     if (!choice.carriers.some((each) => each.name === name))
       onChange({ ...choice, carriers: [...choice.carriers, { name, licences }] });
   };
   return (
     <div className="border-line flex flex-wrap items-center gap-3 border-t pt-3">
       <span className="text-second text-soft w-full">Or somebody of a class, by no name</span>
-      <select
-        aria-label="Amateur class"
-        className={INPUT}
-        value={amateur}
-        onChange={(event) => setAmateur(event.target.value)}
-      >
-        <option value="">No amateur licence</option>
-        {classes.map((name) => (
-          <option key={name} value={name}>
-            {capital(name)}
-          </option>
-        ))}
-      </select>
-      {services.some((each) => each.id === 'gmrs') && (
-        <label className="flex items-center gap-1.5">
-          <input type="checkbox" checked={gmrs} onChange={(event) => setGmrs(event.target.checked)} />
-          GMRS
+      {classed.map((each) => (
+        <select
+          key={each.id}
+          aria-label={`${each.title} class`}
+          className={INPUT}
+          value={classes[each.id] ?? ''}
+          onChange={(event) => setClasses({ ...classes, [each.id]: event.target.value })}
+        >
+          <option value="">No {each.title.toLowerCase()} licence</option>
+          {each.classes.map((name) => (
+            <option key={name} value={name}>
+              {capital(name)}
+            </option>
+          ))}
+        </select>
+      ))}
+      {plain.map((each) => (
+        <label key={each.id} className="flex items-center gap-1.5">
+          <input
+            type="checkbox"
+            checked={held.includes(each.id)}
+            onChange={(event) =>
+              setHeld(event.target.checked ? [...held, each.id] : held.filter((id) => id !== each.id))
+            }
+          />
+          {each.title}
         </label>
-      )}
+      ))}
       <Button onClick={add}>Add</Button>
     </div>
   );

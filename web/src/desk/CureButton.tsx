@@ -19,6 +19,11 @@ export function CureButton({ cure, digit, disabled, onPress }: Props) {
       <span className="text-soft inline-flex items-center gap-1">
         → <VerdictMark verdict={cure.verdictAfter} size={11} />
         {verdictWord(cure.verdictAfter).toLowerCase()}
+        {cure.stillHeld.length > 0 && (
+          <span className="text-hold" title={`Stays on hold for ${cure.stillHeld.join(', ')}`}>
+            , not for {cure.stillHeld.length === 1 ? cure.stillHeld[0] : `${cure.stillHeld.length} others`}
+          </span>
+        )}
       </span>
     </Button>
   );

@@ -21,6 +21,7 @@ import { Ruler } from '../ruler/Ruler';
 import { around, bandAt, channelView, holds, home, panned, type View, viewOf, zoomed } from '../ruler/view';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
+import { useTerms } from '../rulebooks/rulebooks';
 import { AddBar } from './AddBar';
 import { AsideRows } from './AsideRows';
 import { Assumed } from './Assumed';
@@ -106,7 +107,9 @@ export function Desk({ desk, ruler, holder, work }: Props) {
       ),
   });
   const dossier = tried?.dossier ?? (asked.data?.slip.id === selected?.id ? asked.data : undefined);
-  const automatic = viewOf(ruler.bands, selected);
+  const terms = useTerms(desk.rulebook);
+  const examples = terms.data?.examples ?? [];
+  const automatic = viewOf(ruler.bands, selected, terms.data?.usualBand);
   const view = manual && (!selected || holds(manual, home(selected))) ? manual : automatic;
 
   const setParam = (changes: Record<string, string | undefined>) =>
@@ -345,6 +348,7 @@ export function Desk({ desk, ruler, holder, work }: Props) {
           )}
           {adding && !work.fixed && (
             <AddBar
+              examples={examples}
               list={desk.id}
               version={desk.version}
               onAdd={addEntries}
@@ -371,7 +375,7 @@ export function Desk({ desk, ruler, holder, work }: Props) {
             ) : (
               <p className="text-soft p-4">
                 {desk.slips.length === 0
-                  ? 'The list is empty. Press n and write an entry as you would on paper: 146.94 - 100, or gmrs 16 rpt 141.3.'
+                  ? `The list is empty. Press n and write an entry as you would on paper${examples.length > 0 ? `: ${examples.slice(0, 2).join(', or ')}` : ''}.`
                   : 'No entry is like that. Clear the search, or press the verdict again to see all.'}
               </p>
             )}
@@ -389,6 +393,7 @@ export function Desk({ desk, ruler, holder, work }: Props) {
           </Button>
           {dossier && saved ? (
             <Dossier
+              rulebook={desk.rulebook}
               dossier={dossier}
               saved={saved.fields}
               draft={draft}

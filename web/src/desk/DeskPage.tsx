@@ -1,3 +1,4 @@
+import { useTerms } from '../rulebooks/rulebooks';
 import { useQuery } from '@tanstack/react-query';
 import { useParams, useSearchParams } from 'react-router';
 import { api, data, type Carrier, type Schemas } from '../api/client';
@@ -15,7 +16,11 @@ export function DeskPage() {
   const work = useDesk(list, on);
   const holders = work.desk.data?.holders ?? [];
   const carrier = holders.find((each) => each.name === params.get('for')) ?? leastPrivileged(holders);
-  const as = words(carrier);
+  const terms = useTerms(work.desk.data?.rulebook);
+  const byLine = (terms.data?.services ?? [])
+    .filter((each) => each.licence === 'lines')
+    .map((each) => each.id);
+  const as = words(carrier, byLine);
   const group = work.desk.data?.groupId;
   const rulebook = work.desk.data?.rulebook;
   const ruler = useQuery({
@@ -107,10 +112,10 @@ function width(designator: string): number {
 }
 
 /** A carrier's licences as the ruler asks for them; business licences have no general picture. */
-function words(carrier: Carrier | undefined): string {
+function words(carrier: Carrier | undefined, byLine: string[]): string {
   const known = (carrier?.licences ?? []).flatMap((licence) => {
     if (licence.licenceClass) return [`${licence.service}:${licence.licenceClass}`];
-    return licence.service === 'land-mobile' || licence.lines.length > 0 ? [] : [licence.service];
+    return byLine.includes(licence.service) || licence.lines.length > 0 ? [] : [licence.service];
   });
   return known.length === 0 ? 'nobody' : known.join(',');
 }

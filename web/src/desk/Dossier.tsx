@@ -7,6 +7,7 @@ import { FindingView } from './FindingView';
 import { numbered } from './cures';
 
 interface Props {
+  rulebook: string;
   dossier: DossierData;
   saved: Record<string, string>;
   draft: Record<string, string>;
@@ -19,7 +20,18 @@ interface Props {
 }
 
 /** All that the audit says of one entry, its fields, and its cures. */
-export function Dossier({ dossier, saved, draft, problem, onType, onSave, onDrop, onCure, onRemove }: Props) {
+export function Dossier({
+  rulebook,
+  dossier,
+  saved,
+  draft,
+  problem,
+  onType,
+  onSave,
+  onDrop,
+  onCure,
+  onRemove,
+}: Props) {
   const { slip } = dossier;
   const cures = numbered(dossier.findings);
   return (
@@ -31,6 +43,7 @@ export function Dossier({ dossier, saved, draft, problem, onType, onSave, onDrop
         </span>
       </header>
       <EntryFields
+        rulebook={rulebook}
         fields={saved}
         draft={draft}
         fixed={!onRemove}

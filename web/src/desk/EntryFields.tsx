@@ -1,6 +1,9 @@
+import { useTerms } from '../rulebooks/rulebooks';
 import { FIELDS, type FieldSpec } from './fields';
 
 interface Props {
+  /** Whose services an entry may be meant as. */
+  rulebook: string;
   fields: Record<string, string>;
   draft: Record<string, string>;
   /** Whether nothing may be typed: the list follows another, or is seen as of another day. */
@@ -11,7 +14,8 @@ interface Props {
 }
 
 /** The entry's fields. Each keystroke is judged; leaving the field or Enter saves, Escape takes it back. */
-export function EntryFields({ fields, draft, fixed, onType, onSave, onDrop }: Props) {
+export function EntryFields({ rulebook, fields, draft, fixed, onType, onSave, onDrop }: Props) {
+  const services = useTerms(rulebook).data?.services ?? [];
   return (
     <form
       aria-label="Entry"
@@ -31,7 +35,14 @@ export function EntryFields({ fields, draft, fixed, onType, onSave, onDrop }: Pr
         <label key={field.key} className={`flex min-w-0 flex-col ${field.wide ? 'col-span-2' : ''}`}>
           <span className="text-soft text-[12px] leading-tight">{field.label}</span>
           <Input
-            field={field}
+            field={
+              field.key === 'service'
+                ? { ...field, options: ['', ...services.map((each) => each.id)] }
+                : field
+            }
+            words={
+              field.key === 'service' ? Object.fromEntries(services.map((each) => [each.id, each.title])) : {}
+            }
             text={draft[field.key] ?? fields[field.key] ?? ''}
             touched={field.key in draft}
             fixed={fixed}
@@ -49,6 +60,8 @@ export function EntryFields({ fields, draft, fixed, onType, onSave, onDrop }: Pr
 
 interface InputProps {
   field: FieldSpec;
+  /** What an option is called, where that is not how it is written. */
+  words: Record<string, string>;
   text: string;
   touched: boolean;
   fixed: boolean;
@@ -56,7 +69,7 @@ interface InputProps {
   onSave: () => void;
 }
 
-function Input({ field, text, touched, fixed, onType, onSave }: InputProps) {
+function Input({ field, words, text, touched, fixed, onType, onSave }: InputProps) {
   const look = `w-full min-w-0 rounded border px-1.5 py-0.5 text-[14px] ${touched ? 'border-accent bg-accent-wash' : 'border-line bg-sheet hover:border-edge'}`;
   if (field.options) {
     const options = field.options.includes(text) ? field.options : [...field.options, text];
@@ -71,7 +84,7 @@ function Input({ field, text, touched, fixed, onType, onSave }: InputProps) {
       >
         {options.map((option) => (
           <option key={option} value={option}>
-            {option || '–'}
+            {words[option] ?? (option || '–')}
           </option>
         ))}
       </select>

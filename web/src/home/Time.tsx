@@ -86,9 +86,7 @@ function Ending({ licences }: { licences: Schemas['EndingLicence'][] }) {
               <span className="grow">
                 {each.licenceClass
                   ? each.licenceClass.replace(/^./, (first) => first.toUpperCase())
-                  : each.service === 'gmrs'
-                    ? 'GMRS'
-                    : each.service.replace('-', ' ')}{' '}
+                  : each.service}{' '}
                 <span className="text-soft font-mono">{each.callSign}</span>
               </span>
               <span className={each.days < 0 ? 'text-hold' : 'text-query'}>

@@ -4,6 +4,7 @@ import { api, data } from '../api/client';
 import { Button } from '../ui/Button';
 import { INPUT } from '../ui/Field';
 import { Notice } from '../ui/Notice';
+import { useExamples } from '../rulebooks/rulebooks';
 import { bring } from './bring';
 
 const LARGEST = 20 * 1024 * 1024;
@@ -25,6 +26,7 @@ export function BringIn({
   onList: (list: number) => void;
 }) {
   const go = useNavigate();
+  const examples = useExamples(group);
   const [over, setOver] = useState(false);
   const [pasting, setPasting] = useState(false);
   const [text, setText] = useState('');
@@ -111,7 +113,7 @@ export function BringIn({
             aria-label="Lines or a table"
             rows={7}
             className={`${INPUT} w-full font-mono`}
-            placeholder={'146.94 - 100 Ridge\ngmrs 16 rpt 141.3\nwx 2\n\nor rows copied from a spreadsheet'}
+            placeholder={`${examples.slice(0, 3).join('\n')}\n\nor rows copied from a spreadsheet`}
             value={text}
             onChange={(event) => setText(event.target.value)}
             onKeyDown={(event) => {

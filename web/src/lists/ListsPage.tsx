@@ -11,6 +11,7 @@ import { useLists } from './useLists';
 import { moment } from '../ui/dates';
 import { GroupSelect } from '../ui/GroupSelect';
 import { Notice } from '../ui/Notice';
+import { useExamples } from '../rulebooks/rulebooks';
 import { PageHeader } from '../ui/PageHeader';
 import { some } from '../ui/people';
 import { VERDICTS, VerdictMark, verdictText, verdictWord } from '../ui/VerdictMark';
@@ -35,7 +36,7 @@ export function ListsPage() {
         {lists.error && <Notice message={lists.error.message} />}
         {group && <Todo key={`todo ${group.id}`} group={group.id} />}
         {ready && lists.data && lists.data.length > 0 && <Lists lists={lists.data} />}
-        {lists.data?.length === 0 && <Empty />}
+        {group && lists.data?.length === 0 && <Empty group={group.id} />}
         {group && <Time key={group.id} group={group.id} />}
         {group && edits && (
           <BringIn
@@ -55,14 +56,15 @@ export function ListsPage() {
   );
 }
 
-function Empty() {
+function Empty({ group }: { group: number }) {
+  const examples = useExamples(group);
   return (
     <div className="border-line bg-sheet max-w-prose rounded border px-4 py-3">
       <p>
         There is no list yet. Bring in any table with frequencies in it, or paste lines as people write them:
       </p>
       <pre className="bg-sunk text-second my-2 overflow-x-auto rounded p-2 font-mono">
-        {'146.94 - 100 Ridge repeater\ngmrs 16 rpt 141.3\nfrs 14 code 27\nwx 2'}
+        {examples.join('\n')}
       </pre>
       <p>Each line is shown with what it is taken for before anything becomes a list.</p>
     </div>

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import type { Schemas } from '../api/client';
 import { gainWords } from '../stations/draft';
-import { useRulebooks } from '../rulebooks/rulebooks';
+import { useRulebooks, useTerms } from '../rulebooks/rulebooks';
 import { Choice } from '../ui/Choice';
 import { Field } from '../ui/Field';
 import type { Draft } from './settings';
@@ -17,11 +17,6 @@ const TONES = [
   ['open', 'receive open: hear everyone'],
   ['same-both-ways', 'same tone both ways: hear only us'],
 ] as const;
-const RASTERS = [
-  ['', 'not settled'],
-  ['15', '15 kHz'],
-  ['20', '20 kHz'],
-] as const;
 
 interface Props {
   draft: Draft;
@@ -33,6 +28,7 @@ interface Props {
 /** The place of a list, its antenna and radios, and the house rules. */
 export function SettingsForm({ draft, regions, fixed, onChange }: Props) {
   const rulebooks = useRulebooks();
+  const raster = useTerms(draft.rulebook || undefined).data?.raster;
   const figure = (label: string, unit: string | undefined, key: keyof Draft) => (
     <Field label={label} unit={unit} mono value={draft[key]} onChange={(text) => onChange({ [key]: text })} />
   );
@@ -41,7 +37,7 @@ export function SettingsForm({ draft, regions, fixed, onChange }: Props) {
       <Part title="Where it is used" fixed={fixed}>
         <Choice
           label="Rulebook"
-          value={draft.rulebook}
+          value={draft.rulebook || (rulebooks.data?.[0]?.id ?? '')}
           options={(rulebooks.data ?? []).map((each) => [each.id, each.title] as const)}
           onChange={(rulebook) => onChange({ rulebook })}
         />
@@ -91,12 +87,17 @@ export function SettingsForm({ draft, regions, fixed, onChange }: Props) {
         />
         <div className="grid grid-cols-2 gap-2">
           {figure('Longest time-out', 's', 'maxTimeoutS')}
-          <Choice
-            label="Raster on 2 m"
-            value={draft.raster}
-            options={RASTERS}
-            onChange={(raster) => onChange({ raster })}
-          />
+          {raster && (
+            <Choice
+              label={`Raster on ${raster.band}`}
+              value={draft.raster}
+              options={[
+                ['', 'not settled'],
+                ...raster.stepsKhz.map((step) => [step, `${step} kHz`] as const),
+              ]}
+              onChange={(next) => onChange({ raster: next })}
+            />
+          )}
         </div>
         <p className="text-second text-soft">Calling channels stay open whatever the house rule says.</p>
       </Part>

@@ -68,7 +68,7 @@ export function draftOf(settings: Settings): Draft {
     raster: text(settings.twoMetreRasterKhz),
     unitsInUse: text(settings.unitsInUse),
     antennaHeightM: text(settings.antennaHeightM),
-    rulebook: settings.rulebook ?? 'us',
+    rulebook: settings.rulebook ?? '',
   };
 }
 

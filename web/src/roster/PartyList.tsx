@@ -61,7 +61,7 @@ export function PartyList({ roster, find, chosen, hidden, onChoose }: Props) {
                         <span className="text-second shrink-0">{STATE_WORDS[standing]}</span>
                       </span>
                       <span className="text-second text-soft flex w-full justify-between gap-3">
-                        <span className="truncate">{holds(party)}</span>
+                        <span className="truncate">{holds(party, roster.services)}</span>
                         <span className="truncate">{party.teams.join(', ')}</span>
                       </span>
                     </button>

@@ -1,4 +1,4 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useSearchParams } from 'react-router';
 import { useGroup } from '../accounts/group';
 import { useMay } from '../accounts/rights';
@@ -12,7 +12,7 @@ import { ChartView } from './ChartView';
 import { EdgesView } from './EdgesView';
 import { EditionsView } from './EditionsView';
 import { NamesView } from './NamesView';
-import { useRulebooks } from './rulebooks';
+import { useGroupRulebook, useRulebooks } from './rulebooks';
 import { TonesView } from './TonesView';
 
 const VIEWS: [string, string][] = [
@@ -33,17 +33,13 @@ export function RulebookPage() {
   const sees = useMay('see');
   const may = useMay('coordinate');
   const rulebooks = useRulebooks();
-  const own = useQuery({
-    queryKey: ['group-rulebook', group?.id],
-    enabled: group !== undefined && sees,
-    queryFn: () => data(api.GET('/api/groups/{group}/rulebook', { params: { path: { group: group!.id } } })),
-  });
+  const own = useGroupRulebook(group?.id, sees);
   const settle = useMutation({
     mutationFn: (id: string) =>
       data(api.PUT('/api/groups/{group}/rulebook', { params: { path: { group: group!.id } }, body: { id } })),
     onSuccess: () => queries.invalidateQueries(),
   });
-  const rulebook = params.get('of') ?? own.data?.id ?? 'us';
+  const rulebook = params.get('of') ?? own.data?.id ?? rulebooks.data?.[0]?.id ?? '';
   const book = rulebooks.data?.find((each) => each.id === rulebook);
   return (
     <div className="flex min-h-full flex-col">

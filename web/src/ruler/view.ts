@@ -20,8 +20,6 @@ export function bandAt(bands: Band[], hertz: number | null): Band | undefined {
 
 const MARGIN = 0.02;
 const NEIGHBOURHOOD = 150_000;
-/** What an empty list looks at: where most lists begin. */
-const USUAL = '2 m';
 const NARROWEST = 4_000;
 const WIDEST = 3_000_000_000;
 
@@ -32,12 +30,12 @@ export function around(band: Band): View {
 }
 
 /** What to look at for an entry: its band, else its neighbourhood. */
-export function viewOf(bands: Band[], slip: Slip | undefined): View {
+export function viewOf(bands: Band[], slip: Slip | undefined, usualBand?: string | null): View {
   const hertz = slip ? home(slip) : null;
   const band = bandAt(bands, hertz);
   if (band) return around(band);
   if (hertz !== null) return { low: hertz - NEIGHBOURHOOD, high: hertz + NEIGHBOURHOOD };
-  const usual = bands.find((each) => each.name === USUAL) ?? bands[0];
+  const usual = bands.find((each) => each.name === usualBand) ?? bands[0];
   return usual ? around(usual) : { low: 1, high: WIDEST };
 }
 

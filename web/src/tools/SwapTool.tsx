@@ -2,15 +2,9 @@ import { useState } from 'react';
 import { api, data } from '../api/client';
 import { Choice } from '../ui/Choice';
 import { Field } from '../ui/Field';
+import { useTerms } from '../rulebooks/rulebooks';
 import { ToolDialog } from './ToolDialog';
 import type { ToolProps } from './tool';
-
-const SERVICES = [
-  ['frs', 'FRS, for people without a licence'],
-  ['gmrs', 'GMRS, for licence holders'],
-  ['murs', 'MURS, without a licence'],
-] as const;
-const LOW: Record<string, string> = { frs: '0.5', gmrs: '5', murs: '2' };
 
 /** The channels named by "1-7, 9 15". */
 function channels(text: string): string[] {
@@ -24,11 +18,16 @@ function channels(text: string): string[] {
 
 /** Swaps what is in the list for the channels of a personal radio service. */
 export function SwapTool({ desk, onTake, onClose }: ToolProps) {
-  const [service, setService] = useState('frs');
+  const offered = (useTerms(desk.rulebook).data?.services ?? []).filter((each) => each.swap);
+  const [chosen, setService] = useState('');
+  const target =
+    offered.find((each) => each.id === chosen) ?? offered.find((each) => each.licence === 'none');
+  const service = target?.id ?? '';
   const [named, setNamed] = useState(
     desk.slips.length <= 22 && desk.slips.length > 5 ? `1-${desk.slips.length}` : '',
   );
-  const [watts, setWatts] = useState(LOW.frs ?? '');
+  const [typed, setWatts] = useState<string | null>(null);
+  const watts = typed ?? String(target?.lowW ?? '');
   const [tone, setTone] = useState('choose');
   const [own, setOwn] = useState('');
   const [narrow, setNarrow] = useState(true);
@@ -39,7 +38,7 @@ export function SwapTool({ desk, onTake, onClose }: ToolProps) {
     narrow,
     watts: Number(watts.replace(',', '.')) || 0,
     tone: tone === 'own' ? own : tone,
-    repeaters: service === 'gmrs' && repeaters,
+    repeaters: (target?.repeaters ?? false) && repeaters,
   };
   return (
     <ToolDialog
@@ -49,17 +48,23 @@ export function SwapTool({ desk, onTake, onClose }: ToolProps) {
       ask={() =>
         data(api.POST('/api/lists/{list}/proposals/swap', { params: { path: { list: desk.id } }, body }))
       }
-      label={`swap to ${service.toUpperCase()}`}
+      label={`swap to ${target?.title ?? ''}`}
       onTake={onTake}
       onClose={onClose}
     >
       <Choice
         label="To"
         value={service}
-        options={SERVICES}
+        options={offered.map(
+          (each) =>
+            [
+              each.id,
+              `${each.title}, ${each.licence === 'none' ? 'without a licence' : 'for licence holders'}`,
+            ] as const,
+        )}
         onChange={(next) => {
           setService(next);
-          setWatts(LOW[next] ?? '');
+          setWatts(null);
           setNamed('');
         }}
       />
@@ -82,7 +87,7 @@ export function SwapTool({ desk, onTake, onClose }: ToolProps) {
         <input type="checkbox" checked={narrow} onChange={(event) => setNarrow(event.target.checked)} />
         Narrow everywhere
       </label>
-      {service === 'gmrs' && (
+      {target?.repeaters && (
         <label className="flex items-center gap-2">
           <input
             type="checkbox"

@@ -52,7 +52,7 @@ final class AuditCommand implements Callable<Integer> {
   @Option(names = "--on", paramLabel = "YYYY-MM-DD", description = "The day to audit for; today when absent.")
   private String on;
 
-  @Option(names = "--rulebook", paramLabel = "ID", description = "The rulebook; us when absent.")
+  @Option(names = "--rulebook", paramLabel = "ID", description = "The rulebook; the first that ships when absent.")
   private String rulebook;
 
   @Option(names = "--json", description = "Write the whole result as JSON.")
@@ -69,7 +69,7 @@ final class AuditCommand implements Callable<Integer> {
     }
     ContextFile given = contextFile == null ? ContextFile.EMPTY : parsed(contextFile, ContextFile::read);
     LocalDate day = on != null ? day(on) : given.on().orElseGet(LocalDate::now);
-    Edition edition = edition(rulebook != null ? rulebook : given.rulebook().orElse("us"), day);
+    Edition edition = edition(rulebook != null ? rulebook : given.rulebook().orElseGet(() -> RulebookReader.ids().get(0)), day);
     ChannelList list = parsed(file, bytes -> ListFiles.read(bytes, name(file)));
     Audit audit = auditor(given, day, edition).audit(list);
     PrintStream out = new PrintStream(new java.io.FileOutputStream(java.io.FileDescriptor.out), false,

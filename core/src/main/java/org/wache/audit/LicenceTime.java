@@ -3,12 +3,10 @@ package org.wache.audit;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import org.wache.licence.Licence;
+import org.wache.rulebook.Service;
 
 /** Where a licence stands on a day. */
 public final class LicenceTime {
-
-  /** From how many days before its end a licence is worth a word: when it may be renewed (47 CFR 97.21). */
-  public static final int RENEWAL_DAYS = 90;
 
   private LicenceTime() {}
 
@@ -17,9 +15,9 @@ public final class LicenceTime {
     return licence.expires().isPresent() && on.isAfter(licence.expires().get());
   }
 
-  /** Whether it ends within the days in which it may be renewed. */
-  public static boolean expiring(Licence licence, LocalDate on) {
+  /** Whether it ends within the days in which it may be renewed in its service. */
+  public static boolean expiring(Licence licence, Service service, LocalDate on) {
     return licence.expires().isPresent() && !expired(licence, on)
-        && ChronoUnit.DAYS.between(on, licence.expires().get()) <= RENEWAL_DAYS;
+        && ChronoUnit.DAYS.between(on, licence.expires().get()) <= service.traits().terms().renewalDays();
   }
 }

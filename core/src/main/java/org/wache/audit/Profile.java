@@ -33,7 +33,7 @@ record Profile(List<Profile.HeldFor> held) {
         throw new IllegalArgumentException("The service " + service.id() + " has no class "
             + licence.licenceClass().orElse("") + "; it has " + String.join(", ", service.traits().classes()));
       }
-      boolean dateMatters = LicenceTime.expired(licence, context.on()) || LicenceTime.expiring(licence, context.on());
+      boolean dateMatters = LicenceTime.expired(licence, context.on()) || LicenceTime.expiring(licence, service, context.on());
       boolean plain = !dateMatters && licence.lines().isEmpty();
       Licence kept = plain
           ? new Licence(licence.service(), licence.licenceClass(), Optional.empty(), Optional.empty(), List.of())

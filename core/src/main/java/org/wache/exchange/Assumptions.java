@@ -8,6 +8,7 @@ import org.wache.audit.AuditContext;
 import org.wache.channel.Channel;
 import org.wache.radio.Radio;
 import org.wache.rulebook.PlanRow;
+import org.wache.signal.Frequency;
 import org.wache.signal.Mode;
 import org.wache.site.SiteStudy;
 
@@ -42,7 +43,9 @@ public final class Assumptions {
       all.add("Stations are hand-held or mobile, not fixed.");
     }
     if (context.houseRules().twoMetreRasterKhz().isEmpty() && context.edition().plan().rows().stream().anyMatch(PlanRow::rasterChoice)) {
-      all.add("No raster is settled for 2 m: 15 kHz is held against the list.");
+      PlanRow row = context.edition().plan().rows().stream().filter(PlanRow::rasterChoice).findFirst().orElseThrow();
+      all.add("No raster is settled for " + context.edition().planned().map(service -> service.placeName(new Frequency(row.span().low()))).orElse("the band") + ": "
+          + Frequency.kilohertz(row.rasters().get(0).step()).replaceFirst("\\.0$", "") + " kHz is held against the list.");
     }
     if (audit.list().channels().stream().anyMatch(Assumptions::bareDigital)) {
       all.add("Digital voice (DV) without a designator is taken to be as wide as 11K2F1E.");

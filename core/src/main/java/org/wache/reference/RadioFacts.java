@@ -77,8 +77,7 @@ public final class RadioFacts {
   /** A radio that also transmits on amateur frequencies cannot be certified for GMRS. */
   private static Optional<Fact> mixed(RadioModel model, Edition edition) {
     boolean claims = model.certifiedFor().filter(parts -> parts.contains("95E")).isPresent();
-    boolean reachesAmateur = claims && edition.service("amateur").filter(BandService.class::isInstance).map(BandService.class::cast)
-        .stream().flatMap(bands -> bands.grants().stream())
+    boolean reachesAmateur = claims && edition.planned().stream().flatMap(bands -> bands.grants().stream())
         .anyMatch(grant -> model.coverage().transmit().stream().anyMatch(grant.span()::overlaps));
     return reachesAmateur ? Optional.of(new Fact(Weight.WARNING, "It is entered as certified under Part 95E, and it transmits on amateur"
         + " frequencies too. Such a radio cannot be certified for GMRS: look at its label.", edition.cite("95.1761")))

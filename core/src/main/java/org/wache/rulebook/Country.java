@@ -2,6 +2,7 @@ package org.wache.rulebook;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import org.wache.place.Box;
 import org.wache.place.Place;
 
@@ -11,8 +12,10 @@ import org.wache.place.Place;
  * @param title its name
  * @param extent boxes that it lies in; empty where they are not known
  * @param later what is judged by later rules on days before
+ * @param usualBand the band that most lists are about
+ * @param examples entries as people there write them on a line
  */
-public record Country(String title, List<Box> extent, List<Later> later) {
+public record Country(String title, List<Box> extent, List<Later> later, Optional<String> usualBand, List<String> examples) {
 
   /**
    * Days that an edition of the rulebook does not reach back to.
@@ -25,6 +28,7 @@ public record Country(String title, List<Box> extent, List<Later> later) {
   public Country {
     extent = List.copyOf(extent);
     later = List.copyOf(later);
+    examples = List.copyOf(examples);
   }
 
   /** Whether a place may lie in it; true where its extent is not known. */

@@ -159,6 +159,11 @@ public final class Edition {
     return known;
   }
 
+  /** The service that the band plan is for: the one with bands and classes, where the country has one. */
+  public Optional<BandService> planned() {
+    return service(plan.service()).filter(BandService.class::isInstance).map(BandService.class::cast);
+  }
+
   /** Of the services to which a frequency belongs those that are open to who is not aboard a vessel or an aircraft. */
   public List<Service> ashoreAt(Frequency frequency) {
     return servicesAt(frequency).stream().filter(service -> !service.traits().terms().aboardOnly()).toList();

@@ -16,9 +16,10 @@ import org.wache.signal.Mode;
  * @param sets what certified sets of the service send in a mode, where that differs from what the mode usually stands for
  * @param mixtureSource section that names the designators of voice without combinations of voice and data; empty when none does
  * @param aboardOnly whether only those aboard a vessel or an aircraft may use it, and it cannot be licensed by others
+ * @param renewalDays how many days before its end a licence may be renewed; 0 where it is not known
  */
 public record FurtherTerms(List<Condition> conditions, List<HeightLimit> heights, List<SpecialUse> uses, Map<Mode, Emission> sets,
-    String mixtureSource, boolean aboardOnly) {
+    String mixtureSource, boolean aboardOnly, int renewalDays) {
 
   public FurtherTerms {
     conditions = List.copyOf(conditions);

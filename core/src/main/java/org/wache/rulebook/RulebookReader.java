@@ -98,7 +98,7 @@ public final class RulebookReader {
   private Country country() {
     List<Box> extent = head.texts("extent").stream().map(text -> box(head, text)).toList();
     List<Country.Later> later = head.rows("judged_later").stream().map(row -> new Country.Later(row.date("before"), row.text("say"))).toList();
-    return new Country(head.text("title"), extent, later);
+    return new Country(head.text("title"), extent, later, head.optional("usual_band"), head.texts("examples"));
   }
 
   private static Box box(Row row, String text) {
@@ -218,7 +218,7 @@ public final class RulebookReader {
       sets.put(Mode.parse(each.text("mode")).orElseThrow(() -> each.problem("mode", "a mode such as FM")),
           Emission.parse(each.text("emission")).orElseThrow(() -> each.problem("emission", "a designator such as 8K00F3E")));
     }
-    return new FurtherTerms(conditions, heights, uses, sets, row.text("mixture_source", ""), row.flag("aboard_only"));
+    return new FurtherTerms(conditions, heights, uses, sets, row.text("mixture_source", ""), row.flag("aboard_only"), row.has("renewal_days") ? (int) row.number("renewal_days") : 0);
   }
 
   private static List<BandService.ContentLimit> widths(Row row) {

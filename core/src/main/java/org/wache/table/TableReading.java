@@ -263,7 +263,7 @@ public record TableReading(List<String> extraColumns, List<RowReading> rows) {
       String plain = Plain.of(cell);
       return edition.services().stream()
           .filter(each -> each.id().equals(plain) || each.title().equalsIgnoreCase(cell)).map(each -> each.id()).findFirst()
-          .orElse(plain.matches("ham|amateur radio|ar") ? "amateur" : plain);
+          .orElse(plain.matches("ham|amateur radio|ar") ? edition.plan().service() : plain);
     }
 
     private static void timeout(Sketch sketch, String cell) {
@@ -337,7 +337,7 @@ public record TableReading(List<String> extraColumns, List<RowReading> rows) {
       String service = Plain.of(heading(index)).replaceAll("[^a-z ]", " ").strip().split(" ")[0];
       boolean named = edition.service(service).isPresent() || edition.listening().called(service).isPresent();
       boolean bare = cell.matches("[0-9]{1,2}[a-zA-Z]?|[rR](pt|PT)?[0-9]{1,2}");
-      boolean alone = Plain.of(heading(index)).contains("frs") && Plain.of(heading(index)).contains("gmrs");
+      boolean alone = edition.services().stream().filter(each -> Plain.of(heading(index)).contains(each.id())).count() > 1;
       return AddLine.into(sketch, named && bare && !alone ? service + " " + cell : cell, edition)
           .map(problem -> "“" + cell + "” under " + heading(index) + " is no channel.");
     }

@@ -8,7 +8,9 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.wache.audit.HouseRules;
 import org.wache.channel.Field;
+import org.wache.rulebook.ChannelService;
 import org.wache.rulebook.Edition;
+import org.wache.rulebook.Service;
 import org.wache.rulebook.Listening;
 import org.wache.signal.Frequency;
 import org.wache.signal.Tone;
@@ -116,7 +118,8 @@ public final class AddLine {
       return List.of();
     }
     List<Understood> all = new ArrayList<>();
-    List<String> tables = new ArrayList<>(List.of("cb"));
+    List<String> tables = new ArrayList<>(edition.services().stream().filter(each -> each instanceof ChannelService && !each.traits().needsLicence())
+        .map(Service::id).filter(id -> edition.channelNames().channels().isEmpty() || !named(edition, id)).toList());
     edition.listening().tables().stream().map(Listening.Table::words).forEach(each -> tables.add(each.get(0)));
     for (String table : tables) {
       List<String> longer = new ArrayList<>(List.of(table));
@@ -129,6 +132,11 @@ public final class AddLine {
       }
     }
     return all;
+  }
+
+  /** Whether the service's channels are those that personal radios name by a bare number anyway. */
+  private static boolean named(Edition edition, String service) {
+    return edition.channelNames().channels().stream().anyMatch(each -> edition.servicesAt(each.receive()).stream().anyMatch(there -> there.id().equals(service)));
   }
 
   private Optional<String> takeAll() {

@@ -38,7 +38,7 @@ public final class LicenceExpiring implements RouteRule {
   @Override
   public List<Finding> on(Route route) {
     Optional<Licence> licence = route.held().licence();
-    if (licence.isEmpty() || !LicenceTime.expiring(licence.get(), route.entry().context().on())) {
+    if (licence.isEmpty() || !LicenceTime.expiring(licence.get(), route.service(), route.entry().context().on())) {
       return List.of();
     }
     return List.of(Finding.query(Slug.LICENCE_EXPIRING, route)

@@ -69,14 +69,19 @@ public final class NotLicensed implements StrandedRule {
 
   private static String needed(Service service, Entry entry) {
     if (service instanceof AuthorisedService) {
-      return "a land mobile licence that lists it";
+      return article(service) + " licence that lists it";
     }
     if (service instanceof BandService bands) {
       int lowest = bands.lowestClassFor(entry.channel().emission().orElseThrow(), entry.channel().transmit().get());
       String least = lowest < 0 ? "" : " (" + Words.capital(service.traits().classes().get(lowest)) + " or higher)";
-      return "an amateur licence" + least;
+      return article(service) + " licence" + least;
     }
-    return "a " + service.title() + " licence";
+    return article(service) + " licence";
+  }
+
+  private static String article(Service service) {
+    String name = service.inText();
+    return ("aeiou".indexOf(name.charAt(0)) >= 0 ? "an " : "a ") + name;
   }
 
   private static String source(Entry entry, List<Service> licensed) {

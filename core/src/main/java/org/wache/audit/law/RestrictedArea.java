@@ -82,7 +82,7 @@ public final class RestrictedArea implements RouteRule {
   }
 
   private static String service(Route route) {
-    return route.bands().isPresent() ? "amateurs" : route.service().title();
+    return route.service().inText() + " stations";
   }
 
   /** The sum with how the site lies to a zone. */

@@ -40,10 +40,10 @@ final class DirectChannels {
   /** All of them in order, as entries without a name: direct, with the mode that fits there. */
   static List<Channel> of(AuditContext context) {
     Map<Long, Channel> all = new TreeMap<>(open(context));
-    context.holders().stream().map(Holder::licences).flatMap(List::stream).map(Licence::lines).flatMap(List::stream)
+    context.holders().stream().map(Holder::licences).flatMap(List::stream).forEach(licence -> licence.lines().stream()
         .filter(line -> line.emission().is(Content.FM))
         .forEach(line -> all.putIfAbsent(line.frequency().hertz(), entry(line.frequency().hertz(),
-            line.emission().bandwidth() > Mode.NFM.emission().bandwidth() ? Mode.FM : Mode.NFM, "land-mobile")));
+            line.emission().bandwidth() > Mode.NFM.emission().bandwidth() ? Mode.FM : Mode.NFM, licence.service()))));
     return List.copyOf(all.values());
   }
 

@@ -30,6 +30,10 @@ import org.wache.server.lists.ListTaking;
 import org.wache.server.papers.PlaceArea;
 import org.wache.server.problems.Missing;
 import org.wache.server.problems.Refused;
+import org.wache.rulebook.ChannelService;
+import org.wache.rulebook.Edition;
+import org.wache.rulebook.FixedChannel;
+import org.wache.rulebook.Service;
 import org.wache.signal.Frequency;
 
 /** Repeaters near the place where a list is used; and what the directory says otherwise since an entry was taken from it. */
@@ -80,6 +84,7 @@ class DirectoryController {
     long account = who.account(principal).id();
     Optional<PlaceArea> place = lists.place(account, list).filter(area -> area.latitude().isPresent());
     List<Channel> channels = lists.channels(account, list);
+    Edition edition = lists.edition(account, list);
     List<DirectoryLine> lines;
     try {
       lines = directory.lines();
@@ -87,17 +92,17 @@ class DirectoryController {
       return new Found(Optional.of(e.getMessage() + " The list works without it; try again later."), place.isPresent(), List.of(), List.of());
     }
     List<Nearby> near = lines.stream().filter(line -> band.isEmpty() || band.get().isEmpty() || line.band().equals(band.get()))
-        .map(line -> nearby(line, place, channels))
+        .map(line -> nearby(line, edition, place, channels))
         .filter(each -> withinKm.isEmpty() || each.distanceKm().isEmpty() || each.distanceKm().get() <= withinKm.get())
         .sorted(Comparator.comparing((Nearby each) -> each.distanceKm().orElse(0.0)).thenComparing(each -> each.line().outputMhz()))
         .toList();
     return new Found(Optional.empty(), place.isPresent(), lines.stream().map(DirectoryLine::band).distinct().toList(), near);
   }
 
-  private static Nearby nearby(DirectoryLine line, Optional<PlaceArea> place, List<Channel> channels) {
+  private static Nearby nearby(DirectoryLine line, Edition edition, Optional<PlaceArea> place, List<Channel> channels) {
     Optional<GeodesicData> way = place.map(from -> Geodesic.WGS84.Inverse(from.latitude().orElseThrow(), from.longitude().orElseThrow(),
         line.latitude(), line.longitude()));
-    Map<Field, String> fields = fields(line);
+    Map<Field, String> fields = fields(line, edition);
     Channel as = Channel.of(fields);
     Optional<String> there = channels.stream()
         .filter(each -> each.receive().isPresent() && each.receive().equals(as.receive()) && each.transmit().equals(as.transmit()))
@@ -116,7 +121,7 @@ class DirectoryController {
   }
 
   /** The entry that a line makes. */
-  private static Map<Field, String> fields(DirectoryLine line) {
+  private static Map<Field, String> fields(DirectoryLine line, Edition edition) {
     Map<Field, String> fields = new TreeMap<>();
     Optional<Frequency> output = Frequency.ofMegahertz(line.outputMhz());
     fields.put(Field.NAME, line.place());
@@ -125,12 +130,18 @@ class DirectoryController {
     fields.put(Field.MODE, line.mode());
     fields.put(Field.TX_TONE, line.access());
     fields.put(Field.RX_TONE, "");
-    fields.put(Field.SERVICE, line.band().equals("GMRS") ? "gmrs" : "");
+    fields.put(Field.SERVICE, output.flatMap(hears -> input(hears, line.offsetMhz())).flatMap(talks -> paired(edition, talks)).orElse(""));
     fields.put(Field.NOTE, line.callSign() + (line.note().isBlank() ? "" : ", " + line.note()));
     return fields;
   }
 
-  private static Optional<Frequency> input(Frequency output, String offset) {
+  /** The service with fixed channels in which that frequency reaches a repeater. */
+  private static Optional<String> paired(Edition edition, Frequency talks) {
+    return edition.services().stream().filter(service -> service instanceof ChannelService && service.channelAt(talks, false).flatMap(FixedChannel::reaches).isPresent())
+        .map(Service::id).findFirst();
+  }
+
+  static Optional<Frequency> input(Frequency output, String offset) {
     try {
       long hertz = new java.math.BigDecimal(offset).movePointRight(6).longValueExact();
       return output.hertz() + hertz > 0 ? Optional.of(output.plus(hertz)) : Optional.empty();
@@ -155,8 +166,9 @@ class DirectoryController {
     lists.visible(account, list);
     DirectoryLine line = linesNow().stream().filter(each -> each.id().equals(repeater)).findFirst()
         .orElseThrow(() -> new Missing("The repeater"));
+    Edition edition = lists.edition(account, list);
     return transaction.execute(status -> {
-      long entry = lists.addEntry(account, list, fields(line));
+      long entry = lists.addEntry(account, list, fields(line, edition));
       origins.put(entry, line);
       return new AddedFromDirectory(entry, line.place());
     });
@@ -176,29 +188,30 @@ class DirectoryController {
     } catch (DirectoryClient.Down e) {
       return List.of();
     }
+    Edition edition = lists.edition(who.account(principal).id(), list);
     List<DirectoryNews> news = new ArrayList<>();
     for (OriginStore.Origin each : taken) {
       DirectoryLine line = now.get(each.line().id());
       if (line == null) {
         news.add(new DirectoryNews(each.entry(), each.number(), each.name(), null, List.of("no longer in the directory"), Map.of(), Map.of()));
-      } else if (!words(each.line(), line).isEmpty()) {
+      } else if (!words(each.line(), line, edition).isEmpty()) {
         Map<String, String> before = new TreeMap<>();
         Map<String, String> after = new TreeMap<>();
-        Map<Field, String> old = fields(each.line());
-        fields(line).forEach((field, text) -> {
+        Map<Field, String> old = fields(each.line(), edition);
+        fields(line, edition).forEach((field, text) -> {
           if (!text.equals(old.get(field))) {
             before.put(field.key(), old.get(field));
             after.put(field.key(), text);
           }
         });
-        news.add(new DirectoryNews(each.entry(), each.number(), each.name(), line, words(each.line(), line), before, after));
+        news.add(new DirectoryNews(each.entry(), each.number(), each.name(), line, words(each.line(), line, edition), before, after));
       }
     }
     return news;
   }
 
-  private static List<String> words(DirectoryLine old, DirectoryLine now) {
-    List<String> words = new ArrayList<>(Difference.of(Channel.of(fields(old)), Channel.of(fields(now))));
+  private static List<String> words(DirectoryLine old, DirectoryLine now, Edition edition) {
+    List<String> words = new ArrayList<>(Difference.of(Channel.of(fields(old, edition)), Channel.of(fields(now, edition))));
     if (!old.coordination().equals(now.coordination())) {
       words.add(now.coordination() + " instead of " + old.coordination());
     }

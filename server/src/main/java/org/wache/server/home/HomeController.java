@@ -12,9 +12,9 @@ import java.util.Optional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RestController;
-import org.wache.audit.LicenceTime;
 import org.wache.rulebook.Edition;
 import org.wache.rulebook.Rulebook;
+import org.wache.rulebook.Service;
 import org.wache.server.accounts.WhoAsks;
 import org.wache.server.lists.ListEffect;
 import org.wache.server.lists.ListEffects;
@@ -59,21 +59,23 @@ class HomeController {
     long account = who.account(principal).id();
     LocalDate today = LocalDate.now(clock);
     List<EndingLicence> ending = new ArrayList<>();
+    Rulebook rulebook = rulebooks.ofGroup(group);
+    Edition edition = rulebook.on(today);
     for (Party party : roster.parties(account, group)) {
-      party.licences().forEach(licence -> ending(party, licence, today).ifPresent(ending::add));
+      party.licences().forEach(licence -> ending(party, licence, edition, today).ifPresent(ending::add));
     }
     ending.sort(Comparator.comparing(EndingLicence::expires));
-    Rulebook rulebook = rulebooks.ofGroup(group);
     Optional<EditionInForce> next = rulebook.editions().stream().filter(each -> each.from().isAfter(today)).findFirst()
         .map(HomeController::edition);
     return new Home(today, edition(rulebook.on(today).dates()), next.orElse(null), ending,
         effects.ofEdition(account, group), todos.of(who.account(principal), group));
   }
 
-  private static Optional<EndingLicence> ending(Party party, CarriedLicence licence, LocalDate today) {
-    return licence.expires().map(end -> new EndingLicence(party.id(), party.name(), licence.service(),
+  private static Optional<EndingLicence> ending(Party party, CarriedLicence licence, Edition edition, LocalDate today) {
+    int renewal = edition.service(licence.service()).map(service -> service.traits().terms().renewalDays()).orElse(0);
+    return licence.expires().map(end -> new EndingLicence(party.id(), party.name(), edition.service(licence.service()).map(Service::inText).orElse(licence.service()),
             licence.licenceClass(), licence.callSign(), end, ChronoUnit.DAYS.between(today, end)))
-        .filter(each -> each.days() <= LicenceTime.RENEWAL_DAYS);
+        .filter(each -> each.days() <= renewal);
   }
 
   private static EditionInForce edition(Edition.EditionDates dates) {

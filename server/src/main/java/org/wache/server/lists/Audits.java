@@ -2,25 +2,33 @@ package org.wache.server.lists;
 
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Supplier;
 import org.springframework.stereotype.Component;
-import org.wache.licence.Holder;
-import org.wache.rulebook.Rulebook;
-import org.wache.server.database.Newest;
 import org.wache.audit.Audit;
 import org.wache.audit.AuditContext;
 import org.wache.audit.Auditor;
+import org.wache.audit.Neighbour;
+import org.wache.audit.Neighbours;
 import org.wache.audit.register.Register;
 import org.wache.channel.ChannelList;
-import org.wache.server.rulebooks.Rulebooks;
-import java.util.function.Supplier;
 import org.wache.exchange.FileProblem;
+import org.wache.licence.Holder;
+import org.wache.place.Circle;
+import org.wache.rulebook.Rulebook;
 import org.wache.rulebook.RulebookProblem;
+import org.wache.server.database.Newest;
 import org.wache.server.problems.Fault;
 import org.wache.server.problems.Unjudgeable;
+import org.wache.server.rulebooks.Rulebooks;
+import org.wache.signal.Frequency;
+import org.wache.signal.Tone;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 
 /**
  * Audits of the lists' newest versions, kept while they are looked at. A version of a list never changes, so that what
@@ -29,6 +37,7 @@ import org.wache.server.problems.Unjudgeable;
 @Component
 class Audits {
 
+  private static final JsonMapper JSON = JsonMapper.builder().build();
   private static final int KEPT = 40;
   private static final int KEPT_SUMMARIES = 5_000;
 
@@ -37,11 +46,13 @@ class Audits {
   private final Map<Key, Audited> kept = Collections.synchronizedMap(new Newest<>(KEPT));
   private final Map<Key, Views.ListSummary> summaries = Collections.synchronizedMap(new Newest<>(KEPT_SUMMARIES));
   private final Rulebooks rulebooks;
+  private final NearbyRepeaters repeaters;
 
   /** What an audit depends on: a later version of any of it makes another key. */
-  record Key(long list, int version, int parentVersion, int roster, int overlay, int radios, int rulebooks, LocalDate day) {}
+  record Key(long list, int version, int parentVersion, int roster, int overlay, int radios, int rulebooks, int neighbours, int repeaters, LocalDate day) {}
 
-  Audits(ListStore store, Clock clock, Rulebooks rulebooks) {
+  Audits(ListStore store, Clock clock, Rulebooks rulebooks, NearbyRepeaters repeaters) {
+    this.repeaters = repeaters;
     this.rulebooks = rulebooks;
     this.store = store;
     this.clock = clock;
@@ -76,10 +87,11 @@ class Audits {
     return key(source, today());
   }
 
-  private static Key key(Source source, LocalDate day) {
+  private Key key(Source source, LocalDate day) {
     ListStore.Head head = source.head();
     return new Key(head.id(), head.version(), source.parent().map(ListStore.Head::version).orElse(0),
-        head.rosterVersion(), head.overlayVersion(), head.radiosVersion(), head.rulebooksVersion(), day);
+        head.rosterVersion(), head.overlayVersion(), head.radiosVersion(), head.rulebooksVersion(), head.neighboursVersion(),
+        repeaters.version(), day);
   }
 
   private Audited audited(Source source, LocalDate day) {
@@ -102,8 +114,8 @@ class Audits {
 
   /** As {@link #context} today, under the rules of another day. */
   AuditContext contextUnderRulesOf(Source source, LocalDate rules) {
-    return readable(() -> placed(source).at(rules, today(), store.carriers(List.of(source.head().id())).get(source.head().id()),
-        source.head().overlay(), source.head().radios(), rulebooks.of(rulebook(source))));
+    return readable(() -> beside(source, placed(source).at(rules, today(), store.carriers(List.of(source.head().id())).get(source.head().id()),
+        source.head().overlay(), source.head().radios(), rulebooks.of(rulebook(source)))));
   }
 
   /** As {@link #context} today, under another rulebook as it is on a day. */
@@ -123,7 +135,18 @@ class Audits {
   }
 
   private AuditContext context(Source source, LocalDate day, List<RosterHolder> carriers, String overlay) {
-    return readable(() -> placed(source).at(day, carriers, overlay, source.head().radios(), rulebooks.of(rulebook(source))));
+    return readable(() -> beside(source, placed(source).at(day, carriers, overlay, source.head().radios(), rulebooks.of(rulebook(source)))));
+  }
+
+  /** With the neighbours that the group knows and the repeaters near where the list is used. */
+  private AuditContext beside(Source source, AuditContext context) {
+    List<Neighbour> all = new ArrayList<>();
+    for (JsonNode each : JSON.readTree(source.head().neighbours())) {
+      Frequency.ofMegahertz(each.path("mhz").asString("")).ifPresent(at -> all.add(new Neighbour(each.path("who").asString(""), at, Optional.empty(),
+          Tone.parse(each.path("tone").asString("")))));
+    }
+    context.where().area().filter(Circle.class::isInstance).ifPresent(area -> all.addAll(repeaters.near(((Circle) area).centre())));
+    return all.isEmpty() ? context : context.beside(new Neighbours(all));
   }
 
   /** What a list is held against was checked when it was entered; what was entered before it was checked so far is told, not guessed. */

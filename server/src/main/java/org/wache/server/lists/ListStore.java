@@ -38,7 +38,8 @@ class ListStore {
   /** A list without its entries. */
   record Head(long id, long clubId, String name, int version, String context, List<String> extraColumns,
       OffsetDateTime changedAt, long changedById, String changedBy, int rosterVersion, int overlayVersion, String overlay,
-      int radiosVersion, String radios, int rulebooksVersion, Optional<Long> parent, Optional<String> editionSeen) {}
+      int radiosVersion, String radios, int rulebooksVersion, Optional<Long> parent, Optional<String> editionSeen, int neighboursVersion,
+      String neighbours) {}
 
   /** An entry as it is stored. */
   record Stored(long id, int version, Channel channel) {}
@@ -51,12 +52,14 @@ class ListStore {
                select coalesce(jsonb_agg(radio_model.body order by radio_model.name), '[]') from radio_model
                where not radio_model.removed and radio_model.id in (
                  select list_model.model_id from list_model where list_model.list_id in (channel_list.id, channel_list.parent_id))) as radios,
-             (select count(*) + count(taken_at) from rulebook_addition) as rulebooks_version
+             (select count(*) + count(taken_at) from rulebook_addition) as rulebooks_version,
+             coalesce(tone_knowledge.version, 0) as neighbours_version, coalesce(tone_knowledge.body -> 'neighbours', '[]') as neighbours
       from channel_list
       join club on club.id = channel_list.club_id
       left join overlay on overlay.club_id = club.id and overlay.version = club.overlay_version
       join membership on membership.club_id = channel_list.club_id and membership.account_id = :account
       join account on account.id = channel_list.changed_by
+      left join tone_knowledge on tone_knowledge.club_id = club.id
       """;
 
   List<Head> heads(long account, long club) {
@@ -100,7 +103,8 @@ class ListStore {
         row.getObject("changed_at", OffsetDateTime.class), row.getLong("changed_by_id"), row.getString("changed_by"), row.getInt("roster_version"),
         row.getInt("overlay_version"), row.getString("overlay"),
         row.getInt("radios_version"), row.getString("radios"), row.getInt("rulebooks_version"),
-        Optional.ofNullable(row.getObject("parent_id", Long.class)), Optional.ofNullable(row.getString("edition_seen")));
+        Optional.ofNullable(row.getObject("parent_id", Long.class)), Optional.ofNullable(row.getString("edition_seen")),
+        row.getInt("neighbours_version"), row.getString("neighbours"));
   }
 
   private static List<String> texts(Array array) throws SQLException {

@@ -9,6 +9,7 @@ import org.springframework.stereotype.Component;
 import org.wache.audit.Audit;
 import org.wache.audit.Finding;
 import org.wache.channel.Channel;
+import org.wache.rulebook.Edition;
 import org.wache.channel.ChannelList;
 import org.wache.channel.Field;
 import org.wache.radio.Radio;
@@ -49,6 +50,11 @@ public class ListTaking {
   public Optional<PlaceArea> place(long account, long list) {
     ListService.Seen seen = service.seen(account, list);
     return Context.of(seen.source().parent().orElse(seen.head()).context()).settings().place();
+  }
+
+  /** The rulebook that a list is held against, as it is today. */
+  public Edition edition(long account, long list) {
+    return service.seen(account, list).audited().audit().auditor().context().edition();
   }
 
   /** The entries of a list. */

@@ -42,7 +42,7 @@ final class MatrixColumns {
     AuditContext context = everyone(audits, source, roster);
     List<Column> columns = new ArrayList<>();
     for (int i = 0; i < roster.size(); i++) {
-      columns.add(new Column(roster.get(i).name(), holds(context.holders().get(i)),
+      columns.add(new Column(roster.get(i).name(), holds(context.edition(), context.holders().get(i)),
           carriers.contains(roster.get(i).party()), new int[] {i},
           new Views.CarrierChoice(List.of(), List.of(roster.get(i).party()), List.of())));
     }
@@ -101,14 +101,14 @@ final class MatrixColumns {
     return audits.context(source, audits.today()).forRadios(List.of());
   }
 
-  private static String holds(Holder holder) {
+  private static String holds(Edition edition, Holder holder) {
     return holder.licences().isEmpty() ? "no licence" : Words.list(holder.licences().stream()
-        .map(MatrixColumns::word).distinct().toList());
+        .map(licence -> word(edition, licence)).distinct().toList());
   }
 
-  private static String word(Licence licence) {
+  private static String word(Edition edition, Licence licence) {
     return licence.licenceClass().map(Words::capital)
-        .orElse(licence.service().equals("gmrs") ? "GMRS" : licence.service().replace('-', ' '));
+        .orElseGet(() -> edition.service(licence.service()).map(Service::inText).orElse(licence.service()));
   }
 
   int size() {

@@ -25,6 +25,8 @@ import org.wache.propose.Arrangement;
 import org.wache.propose.ServiceSwap;
 import org.wache.radio.ShortNames;
 import org.wache.propose.TonePlan;
+import org.wache.audit.Words;
+import org.wache.rulebook.Service;
 import org.wache.rulebook.ChannelService;
 import org.wache.rulebook.Edition;
 import org.wache.server.accounts.WhoAsks;
@@ -88,7 +90,8 @@ class ProposalController {
     ListService.Seen seen = seen(principal, list);
     Edition edition = edition(seen);
     if (!(edition.service(request.service()).orElse(null) instanceof ChannelService target)) {
-      throw new Refused("A list can be swapped for a service with fixed channels: frs, gmrs or murs.");
+      throw new Refused("A list can be swapped for a service with fixed channels: " + Words.list(edition.services().stream().filter(ChannelService.class::isInstance)
+          .map(Service::id).toList()) + ".");
     }
     if (request.watts() <= 0) {
       throw new Refused("Say a power above 0 W; it is lowered where a channel allows less.");

@@ -38,12 +38,12 @@ record Measuring(Measurement measurement, String nominal, String measured, Judge
     return new Measuring(measurement, given.nominal().strip(), given.measured().strip(), judged);
   }
 
-  /** The service in which a radio of this model is used there: one that it is certified for, else the amateur service. */
+  /** The service in which a radio of this model is used there: one that it is certified for, else the one that the band plan is for. */
   static String service(RadioModel model, Edition edition, Frequency at) {
     List<String> parts = model.certifiedFor().orElse(List.of());
     return edition.servicesAt(at).stream().filter(service -> service.traits().certification()
             .filter(wanted -> wanted.parts().stream().anyMatch(parts::contains)).isPresent())
-        .map(Service::id).findFirst().orElse("amateur");
+        .map(Service::id).findFirst().orElse(edition.plan().service());
   }
 
   private static Measurement measurement(MeasurementController.Measured given) {

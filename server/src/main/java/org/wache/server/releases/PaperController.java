@@ -157,12 +157,12 @@ class PaperController {
   ResponseEntity<byte[]> edges(@PathVariable long release) {
     ReleaseFile file = releases.file(release);
     Edition edition = rulebooks.with(file.rulebook(), file.additions()).on(file.day());
-    BandService amateur = (BandService) edition.service("amateur").orElseThrow();
+    BandService amateur = edition.planned().orElseThrow(() -> new org.wache.server.problems.Refused("The rulebook has no service with bands: there are no edges to print."));
     Set<String> bands = new TreeSet<>();
     file.parts().forEach(part -> part.list().channels().forEach(channel -> channel.receive().ifPresent(hears -> amateur.grants().stream()
         .filter(grant -> grant.span().contains(hears)).forEach(grant -> bands.add(grant.band())))));
     Set<String> classes = new TreeSet<>(Comparator.comparingInt(amateur.traits()::classIndex));
-    file.parts().forEach(part -> part.context().holders().forEach(holder -> holder.licences().stream().filter(each -> each.service().equals("amateur"))
+    file.parts().forEach(part -> part.context().holders().forEach(holder -> holder.licences().stream().filter(each -> each.service().equals(amateur.id()))
         .map(Licence::licenceClass).flatMap(Optional::stream).forEach(classes::add)));
     Map<List<List<String>>, List<String>> alike = new LinkedHashMap<>(); // classes that have the same edges share a table
     classes.forEach(each -> alike.computeIfAbsent(edges(amateur, each, bands), any -> new ArrayList<>()).add(Words.capital(each)));

@@ -9,6 +9,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.wache.rulebook.CallSignShape;
 import org.wache.rulebook.Edition;
+import org.wache.rulebook.LicenceKind;
 import org.wache.server.accounts.AccountStore;
 import org.wache.server.papers.CarriedLicence;
 import org.wache.server.papers.PapersJson;
@@ -73,7 +74,7 @@ public class RosterService {
         && licence.granted().get().isAfter(licence.expires().get())) {
       notes.add("It ends before it begins.");
     }
-    if (licence.service().equals("land-mobile") && licence.lines().isEmpty()) {
+    if (edition.service(licence.service()).filter(service -> service.traits().licence() == LicenceKind.LINES).isPresent() && licence.lines().isEmpty()) {
       notes.add("It has no lines yet: nothing may be keyed under it.");
     }
     return notes;

@@ -34,6 +34,8 @@ class RulerController {
   /** Personal-radio channels overlap; they are drawn as wide as their raster lets them stand apart. */
   private static final long CHANNEL_DRAWN = 11_000;
   /** Below this the table of allocations is too coarse to draw. */
+  /** Stretches of a service that are farther apart are bands of their own. */
+  private static final long FAR = 10_000_000;
   private static final long COARSE_BELOW = 25_000_000;
 
   private final Editions editions;
@@ -67,19 +69,23 @@ class RulerController {
     List<Band> bands = new ArrayList<>();
     List<May> may = new ArrayList<>();
     for (Service service : edition.services()) {
+      boolean held = List.of(as.split(",")).contains(service.id());
+      if (service.traits().terms().aboardOnly() && !held || service instanceof BandService && !service.id().equals(edition.plan().service())) {
+        continue; // who is not aboard has nothing to do with it; other services with bands have no classes to draw
+      }
       if (service instanceof BandService amateur) {
         bands(amateur, bands);
         grants(edition, amateur, classHeld(as, amateur), may);
       } else if (service instanceof ChannelService channels) {
         channels.spans().forEach(span -> band(edition, channels, span.low(), span.high(), bands));
-        boolean open = !service.traits().needsLicence() || List.of(as.split(",")).contains(service.id());
+        boolean open = !service.traits().needsLicence() || held;
         channels.channels().stream().filter(channel -> channel.restricted().isEmpty())
             .forEach(channel -> may.add(channel(edition, channels, channel, open)));
       } else if (service instanceof AuthorisedService) {
         continue; // licensed line by line: there is no general picture of it
       }
     }
-    onePerStretch(may);
+    onePerStretch(edition, may);
     bands.sort(Comparator.comparingLong(Band::low));
     List<Plan> plan = new ArrayList<>(edition.allocations().stream()
         .filter(row -> row.span().low() >= COARSE_BELOW)
@@ -90,11 +96,11 @@ class RulerController {
   }
 
   /** Where services share a channel, the one that this holder may use is drawn; the earlier one of two. */
-  private static void onePerStretch(List<May> may) {
+  private static void onePerStretch(Edition edition, List<May> may) {
     Map<List<Long>, May> drawn = new LinkedHashMap<>();
     for (May each : may) {
       long middle = (each.low() + each.high()) / 2;
-      List<Long> key = List.of(middle, each.service().equals("amateur") ? each.low() : 0L);
+      List<Long> key = List.of(middle, each.service().equals(edition.plan().service()) ? each.low() : 0L);
       drawn.merge(key, each, (one, other) -> one.onlyFrom().isPresent() && other.onlyFrom().isEmpty() ? other : one);
     }
     may.clear();
@@ -111,12 +117,13 @@ class RulerController {
   }
 
   private static void band(Edition edition, ChannelService service, long low, long high, List<Band> bands) {
-    boolean shared = edition.services().stream().anyMatch(other -> other != service && other instanceof ChannelService others
-        && others.spans().stream().anyMatch(span -> span.low() <= low && span.high() >= high));
-    String name = shared ? "FRS/GMRS " + low / 1_000_000 : service.title();
+    List<String> shared = edition.services().stream().filter(other -> other instanceof ChannelService others
+        && others.spans().stream().anyMatch(span -> span.low() <= low && span.high() >= high)).map(Service::title).sorted().toList();
+    boolean spread = service.spans().stream().anyMatch(span -> Math.abs(span.low() - low) > FAR);
+    String name = shared.size() > 1 ? String.join("/", shared) + " " + low / 1_000_000 : spread ? service.title() + " " + low / 1_000_000 : service.title();
     boolean known = bands.stream().anyMatch(band -> band.low() <= low && band.high() >= high);
     if (!known) {
-      Optional<Band> near = bands.stream().filter(band -> band.name().equals(name)).findFirst();
+      Optional<Band> near = bands.stream().filter(band -> band.name().equals(name) && low - band.high() < FAR && band.low() - high < FAR).findFirst();
       near.ifPresent(bands::remove);
       bands.add(new Band(name, near.map(band -> Math.min(band.low(), low)).orElse(low),
           near.map(band -> Math.max(band.high(), high)).orElse(high)));

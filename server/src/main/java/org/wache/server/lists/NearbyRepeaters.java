@@ -1,0 +1,15 @@
+package org.wache.server.lists;
+
+import java.util.List;
+import org.wache.audit.Neighbour;
+import org.wache.place.Place;
+
+/** The repeaters that a directory knows near a place, as they are known now; asking it waits for nobody. */
+public interface NearbyRepeaters {
+
+  /** Those near a place; none while the directory has not answered. */
+  List<Neighbour> near(Place place);
+
+  /** Changes when what is known changes. */
+  int version();
+}
