@@ -81,6 +81,10 @@ final class RulebookFiles {
   /** The outlines of its regions; empty where it has none. */
   JsonNode regions() {
     String path = ROOT + id + "/regions.json";
+    Optional<String> beside = RulebookFolder.file(id, "regions.json");
+    if (beside.isPresent()) {
+      return JSON.readTree(beside.get());
+    }
     try (InputStream in = RulebookFiles.class.getResourceAsStream(path)) {
       return in == null ? JsonNodeFactory.instance.objectNode() : JSON.readTree(in);
     } catch (IOException | JacksonException e) {
@@ -90,7 +94,7 @@ final class RulebookFiles {
 
   private Optional<Row> find(String name) {
     return read.computeIfAbsent(name, any -> {
-      Optional<Row> own = added(name).or(() -> resource(ROOT + id + "/" + name + ".yaml"));
+      Optional<Row> own = added(name).or(() -> beside(name)).or(() -> resource(ROOT + id + "/" + name + ".yaml"));
       own.ifPresent(row -> change(row, name));
       return own;
     });
@@ -98,6 +102,13 @@ final class RulebookFiles {
 
   private Optional<Row> added(String name) {
     return additions.stream().map(Addition::service).flatMap(Optional::stream).filter(row -> row.text("id").equals(name)).findFirst();
+  }
+
+  private Optional<Row> beside(String name) {
+    return RulebookFolder.file(id, name + ".yaml").map(text -> {
+      String path = id + "/" + name + ".yaml";
+      return new Row(path, marks.read(path, text), marks, Optional.empty());
+    });
   }
 
   private Optional<Row> resource(String path) {

@@ -31,9 +31,10 @@ public final class RulebookReader {
     this.head = files.file("edition");
   }
 
-  /** The identifiers of the rulebooks that ship with the application, the first of them the usual one. */
+  /** The identifiers of the rulebooks that ship with the application, the first of them the usual one, and of those in the folder beside. */
   public static List<String> ids() {
-    return Index.IDS;
+    List<String> beside = RulebookFolder.ids();
+    return beside.isEmpty() ? Index.IDS : java.util.stream.Stream.concat(Index.IDS.stream(), beside.stream()).distinct().toList();
   }
 
   /** Read when it is first asked for. */

@@ -58,7 +58,7 @@ class PlacesTest {
     Finding finding = audited(Optional.of(Circle.site(Place.at(42.33, -83.05))), "amateur:technician",
         "rx_mhz=425 tx_mhz=425 mode=NFM power_w=5").findings(0).stream()
         .filter(each -> each.slug() == Slug.RESTRICTED_AREA).findFirst().orElseThrow();
-    assertThat(finding.message()).isEqualTo("420.000–430.000 MHz is closed to amateurs north of Line A, and the place"
+    assertThat(finding.message()).isEqualTo("420.000–430.000 MHz is closed to amateur stations north of Line A, and the place"
         + " where the list is used lies there.");
     assertThat(finding.working().text()).startsWith("425.000 MHz; inside 420.000–430.000 MHz: closed there; 42.3300 ° N;"
         + " limit 41.0000 ° N");
