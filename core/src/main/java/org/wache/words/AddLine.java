@@ -59,7 +59,8 @@ public final class AddLine {
   /** Reads a line under a rulebook and house rules. */
   public static Meaning read(String line, Edition edition, HouseRules house) {
     if (line.isBlank()) {
-      return new Meaning(Understood.not("Write a frequency or a channel, such as 146.94 - 100 or gmrs 16 rpt."), List.of());
+      return new Meaning(Understood.not("Write a frequency or a channel" + edition.country().examples().stream().limit(2).reduce((one, other) -> one + " or " + other)
+          .map(some -> ", such as " + some).orElse("") + "."), List.of());
     }
     if (line.length() > LONGEST) {
       return new Meaning(Understood.not("A line has up to " + LONGEST + " characters."), List.of());

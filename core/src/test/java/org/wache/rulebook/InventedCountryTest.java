@@ -100,9 +100,9 @@ class InventedCountryTest {
 
   @Test
   void itsLinesAreUnderstood() {
-    Understood line = AddLine.understood("harbour 3", edition(DAY), HouseRules.NONE).get(0);
+    Understood line = AddLine.read("harbour 3", edition(DAY), HouseRules.NONE).best();
     assertThat(line.fields()).containsEntry(Field.RX_MHZ, "161.250").containsEntry(Field.TX_MHZ, "161.250");
-    assertThat(AddLine.understood("37.700 123", edition(DAY), HouseRules.NONE).get(0).fields()).containsEntry(Field.TX_MHZ, "37.850");
+    assertThat(AddLine.read("37.700 123", edition(DAY), HouseRules.NONE).best().fields()).containsEntry(Field.TX_MHZ, "37.850");
   }
 
   @Test
