@@ -12,10 +12,11 @@ import org.locationtech.jts.geom.Geometry;
  * @param id identifier
  * @param name as the law calls it
  * @param path places so close together that straight pieces between them will do
+ * @param corners where its legs meet, as the law names them
  * @param behind places that close the line to an area around its far side
  * @param source section of the law
  */
-public record Border(String id, String name, List<Place> path, List<Place> behind, String source) {
+public record Border(String id, String name, List<Place> path, List<Place> corners, List<Place> behind, String source) {
 
   /**
    * Reads legs such as {@code 46.98 -123.82}, then {@code arc 48 -120}, {@code parallel 48 -95} or {@code meridian 41
@@ -25,9 +26,11 @@ public record Border(String id, String name, List<Place> path, List<Place> behin
    */
   public static Border of(String id, String name, List<String> legs, List<String> behind, String source) {
     List<Place> path = new ArrayList<>();
+    List<Place> corners = new ArrayList<>();
     for (String leg : legs) {
       String[] words = leg.trim().split("\\s+");
       Place to = place(words[words.length - 2], words[words.length - 1]);
+      corners.add(to);
       if (path.isEmpty()) {
         path.add(to);
       } else {
@@ -39,7 +42,7 @@ public record Border(String id, String name, List<Place> path, List<Place> behin
         });
       }
     }
-    return new Border(id, name, path, behind.stream().map(Border::place).toList(), source);
+    return new Border(id, name, path, corners, behind.stream().map(Border::place).toList(), source);
   }
 
   private static Place place(String text) {

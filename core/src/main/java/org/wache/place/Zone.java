@@ -71,6 +71,11 @@ public final class Zone {
     return drawn;
   }
 
+  /** The circle that it is, where it is one. */
+  public Optional<Circle> circle() {
+    return circle;
+  }
+
   /** How much of an area lies in it; nothing when the area's outline is not known. */
   public Optional<Inside> inside(Area used, Outlines outlines) {
     if (!regions.isEmpty()) {

@@ -84,7 +84,7 @@ public record ExposureLimits(List<Limit> limits, List<Exemption> exemptions, Map
   static ExposureLimits read(Row file) {
     return new ExposureLimits(
         file.rows("limits").stream().map(row -> new Limit(row.span("mhz"),
-            row.choice("group", Group.class), row.number("mw_cm2"), power(row), row.text("source"))).toList(),
+            row.choice("group", Group.class), row.number("mw_cm2") / (row.has("over") ? row.number("over") : 1), power(row), row.text("source"))).toList(),
         file.rows("exempt").stream().map(row -> new Exemption(row.span("mhz"), row.number("erp_w"), power(row), row.text("source"))).toList(),
         minutes(file), file.text("source", ""));
   }

@@ -79,7 +79,9 @@ final class GeographyReader {
       double[] at = numbers(row, "at", 2);
       return Zone.around(id, name, new Circle(Place.at(at[0], at[1]), row.number("km")));
     }
-    List<Box> boxes = row.texts("boxes").stream().map(text -> numbers(row, text)).map(each ->
+    Row shaped = row.has("around") ? file.rows("zones").stream().filter(each -> each.text("id").equals(row.text("around"))).findFirst()
+        .orElseThrow(() -> row.problem("around", "a zone of this file")) : row;
+    List<Box> boxes = shaped.texts("boxes").stream().map(text -> numbers(row, text)).map(each ->
         new Box(each[0], each[1], each[2], each[3])).toList();
     double margin = row.has("margin_km") ? row.number("margin_km") : 0;
     return Zone.shaped(id, name, () -> boxes.stream()

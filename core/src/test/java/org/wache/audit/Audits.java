@@ -39,4 +39,14 @@ public final class Audits {
   public static List<String> rules(Audit audit, int position) {
     return audit.findings(position).stream().map(finding -> finding.slug().text()).toList();
   }
+
+  /** What an audit of one entry came to: its verdict, and the rules that found something, each once and in order. */
+  public static String said(Audit audit) {
+    return said(audit.entry(0).verdict().text(), String.join(" ", rules(audit, 0)));
+  }
+
+  /** The same as a table of cases writes it. */
+  public static String said(String verdict, String rules) {
+    return verdict + ": " + String.join(" ", new java.util.TreeSet<>(rules == null || rules.isEmpty() ? List.of() : List.of(rules.split(" "))));
+  }
 }
