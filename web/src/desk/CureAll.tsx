@@ -1,6 +1,7 @@
 import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { api, data, type Change, type Schemas } from '../api/client';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
@@ -86,11 +87,7 @@ export function CureAll({ list, version, onTake, onClose }: Props) {
                 </li>
               ))}
             </ul>
-            {proposed.data && proposed.data.left.length > 0 && (
-              <p className="text-second text-soft py-2">
-                No proved cure for {proposed.data.left.map((each) => each.name || each.number).join(', ')}.
-              </p>
-            )}
+            {proposed.data && <Left list={list} left={proposed.data.left} />}
           </div>
           <div className="border-line flex flex-wrap items-center gap-x-5 gap-y-2 border-t px-4 py-3">
             {proposed.data && <CountsChange before={proposed.data.before} after={proposed.data.after} />}
@@ -107,5 +104,28 @@ export function CureAll({ list, version, onTake, onClose }: Props) {
         </DialogPanel>
       </div>
     </Dialog>
+  );
+}
+
+const names = (entries: Schemas['Uncured'][]) => entries.map((each) => each.name || each.number).join(', ');
+
+/** What no cure of the whole list helps: nothing proved does, or it would silence those who may key it. */
+function Left({ list, left }: { list: number; left: Schemas['Uncured'][] }) {
+  const some = left.filter((each) => each.may.length > 0);
+  const none = left.filter((each) => each.may.length === 0);
+  return (
+    <>
+      {some.length > 0 && (
+        <p className="border-line border-t py-2">
+          {names(some)} {some.length === 1 ? 'stays' : 'stay'}: some of the carriers may key{' '}
+          {some.length === 1 ? 'it' : 'them'}, and no cure takes that from them.{' '}
+          <Link to={`/lists/${list}/who`} className="text-accent underline">
+            Make a variant for those who may not
+          </Link>
+          .
+        </p>
+      )}
+      {none.length > 0 && <p className="text-second text-soft py-2">No proved cure for {names(none)}.</p>}
+    </>
   );
 }

@@ -95,12 +95,13 @@ export function EdgesView({ rulebook }: { rulebook: string }) {
               · edition {edges.data.edition}
             </span>
           </h2>
-          <table className="w-full max-w-xl text-left">
+          <table className="w-full max-w-3xl text-left">
             <thead className="text-second text-soft">
               <tr>
                 <th className="w-14 font-normal">Slot</th>
-                <th className="font-normal">Low, MHz</th>
-                <th className="font-normal">High, MHz</th>
+                <th className="font-normal">Dial from, MHz</th>
+                <th className="font-normal">Dial to, MHz</th>
+                <th className="font-normal">Signal inside, MHz</th>
                 <th className="font-normal">Band</th>
               </tr>
             </thead>
@@ -113,6 +114,9 @@ export function EdgesView({ rulebook }: { rulebook: string }) {
                   </td>
                   <td>
                     <Megahertz hertz={slot.high} />
+                  </td>
+                  <td className="text-soft">
+                    <Megahertz hertz={slot.edgeLow} />–<Megahertz hertz={slot.edgeHigh} />
                   </td>
                   <td>{slot.band}</td>
                 </tr>
@@ -138,7 +142,8 @@ export function EdgesView({ rulebook }: { rulebook: string }) {
             </p>
           )}
           <p className="text-second text-soft max-w-prose">
-            Edges hold for the whole signal, not for the dial: keep the carrier half a signal away from them.
+            The dial stays so far from the edges that the whole signal stays inside: the width of a sideband
+            on its side of the dial, half the width of other signals on both.
           </p>
           <div className="flex gap-2 print:hidden">
             <Button onClick={() => void navigator.clipboard.writeText(edges.data.text)}>Copy as text</Button>

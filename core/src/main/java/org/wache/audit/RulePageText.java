@@ -1,6 +1,7 @@
 package org.wache.audit;
 
 import java.util.Arrays;
+import java.util.Map;
 import java.util.stream.Collectors;
 import org.wache.channel.Channel;
 import org.wache.channel.Field;
@@ -10,10 +11,12 @@ public final class RulePageText {
 
   private RulePageText() {}
 
-  /** The page of a rule. */
-  public static String of(Rule rule) {
+  /** The page of a rule; notes are what countries add to it, by their names. */
+  public static String of(Rule rule, Map<String, String> notes) {
     RulePage page = rule.page();
-    return "# " + rule.slug() + "\n\n" + page.title() + ".\n\n" + page.meaning() + "\n\n**Cure.** " + page.cure()
+    String told = notes.entrySet().stream().map(each -> "\n\nIn " + each.getKey() + ": " + each.getValue()).collect(Collectors.joining());
+    String context = page.context().isEmpty() ? "" : "\n\nThe examples are held against:\n\n```json\n" + page.context() + "\n```";
+    return "# " + rule.slug() + "\n\n" + page.title() + ".\n\n" + page.meaning() + told + "\n\n**Cure.** " + page.cure() + context
         + "\n\nFound, carried by `" + page.bad().holder() + "`:\n\n" + table(page.bad())
         + "\nNot found, carried by `" + page.good().holder() + "`:\n\n" + table(page.good())
         + "\nThe values come from the rulebook; check against the current rules.\n";

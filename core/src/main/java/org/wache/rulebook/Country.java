@@ -2,6 +2,7 @@ package org.wache.rulebook;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.wache.place.Box;
 import org.wache.place.Place;
@@ -14,8 +15,9 @@ import org.wache.place.Place;
  * @param later what is judged by later rules on days before
  * @param usualBand the band that most lists are about
  * @param examples entries as people there write them on a line
+ * @param ruleNotes what is to be known of rules there, by their names
  */
-public record Country(String title, List<Box> extent, List<Later> later, Optional<String> usualBand, List<String> examples) {
+public record Country(String title, List<Box> extent, List<Later> later, Optional<String> usualBand, List<String> examples, Map<String, String> ruleNotes) {
 
   /**
    * Days that an edition of the rulebook does not reach back to.
@@ -29,6 +31,7 @@ public record Country(String title, List<Box> extent, List<Later> later, Optiona
     extent = List.copyOf(extent);
     later = List.copyOf(later);
     examples = List.copyOf(examples);
+    ruleNotes = Map.copyOf(ruleNotes);
   }
 
   /** Whether a place may lie in it; true where its extent is not known. */

@@ -99,7 +99,16 @@ public final class RulebookReader {
   private Country country() {
     List<Box> extent = head.texts("extent").stream().map(text -> box(head, text)).toList();
     List<Country.Later> later = head.rows("judged_later").stream().map(row -> new Country.Later(row.date("before"), row.text("say"))).toList();
-    return new Country(head.text("title"), extent, later, head.optional("usual_band"), head.texts("examples"));
+    return new Country(head.text("title"), extent, later, head.optional("usual_band"), head.texts("examples"), notes());
+  }
+
+  private Map<String, String> notes() {
+    Map<String, String> notes = new java.util.TreeMap<>();
+    if (head.has("rule_notes")) {
+      Row given = head.row("rule_notes");
+      given.keys().forEach(rule -> notes.put(rule, given.text(rule)));
+    }
+    return notes;
   }
 
   private static Box box(Row row, String text) {

@@ -109,7 +109,7 @@ class InventedCountryTest {
   void itsEdgesItsSwapAndAVisitToIt() {
     Edition edition = edition(DAY);
     BandService hobby = edition.planned().orElseThrow();
-    assertThat(EdgeTable.of(hobby, 0, org.wache.signal.Content.bits("phone"), java.util.Set.of(), 10).slots()).hasSize(1);
+    assertThat(EdgeTable.of(hobby, edition.plan(), 0, org.wache.signal.Content.bits("phone"), java.util.Set.of(), 10).slots()).hasSize(1);
     List<ServiceSwap.Swapped> swapped = ServiceSwap.of(edition, (ChannelService) edition.service("harbour").orElseThrow(),
         new ServiceSwap.Wanted(List.of(), true, 5, Optional.empty(), true), any -> 0);
     assertThat(swapped).hasSize(4).allSatisfy(each -> assertThat(each.channel().text(Field.POWER_W)).isEqualTo("1"));

@@ -28,7 +28,7 @@ class ReleasesBrowserTest extends InBrowser {
   private static final String QUERIED = """
       number,name,rx_mhz,tx_mhz,mode,power_w,tx_tone,rx_tone,scan,timeout_s
       1,RIDGE,146.940,146.340,FM,5,100.0,,yes,180
-      2,PUMPS,146.595,146.595,FM,,103.5,103.5,yes,180
+      2,PUMPS,147.570,147.570,FM,,103.5,103.5,yes,180
       """;
 
   private final Browserless who;

@@ -26,7 +26,7 @@ class ReleasesTest {
       2,LEVEE,146.550,146.550,FM,5,103.5,103.5,yes,180
       3,WX,162.550,,NFM,,,,no,
       """;
-  private static final String QUERIED = CLEAN + "4,PUMPS,146.595,146.595,FM,,103.5,103.5,yes,180\n";
+  private static final String QUERIED = CLEAN + "4,PUMPS,147.570,147.570,FM,,103.5,103.5,yes,180\n";
 
   /** A model of which nothing is known: everything fits it. */
   private static final String PLAIN = "Plain P1";
@@ -99,7 +99,7 @@ class ReleasesTest {
     JsonNode desk = Browserless.json(who.get("/api/lists/" + list));
     long pumps = desk.path("slips").path(3).path("id").asLong();
     who.post("/api/lists/" + list + "/changes", "{\"version\":" + desk.path("version").asInt() + ",\"changes\":[{\"kind\":\"edit\",\"entry\":" + pumps
-        + ",\"before\":{\"rxMhz\":\"146.595\",\"txMhz\":\"146.595\"},\"after\":{\"rxMhz\":\"147.420\",\"txMhz\":\"147.420\"}}]}");
+        + ",\"before\":{\"rxMhz\":\"147.570\",\"txMhz\":\"147.570\"},\"after\":{\"rxMhz\":\"147.420\",\"txMhz\":\"147.420\"}}]}");
     assertThat(missing(list)).as("it was waived for another frequency").anySatisfy(each -> assertThat(each).contains("query"));
   }
 

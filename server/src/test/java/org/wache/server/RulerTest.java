@@ -28,7 +28,7 @@ class RulerTest {
   void aTechnicianMayUseSidebandBelow28500AndGeneralsTheRest() {
     assertThat(may("amateur:technician", 28_400_000)).singleElement().satisfies(stretch -> {
       assertThat(stretch.path("onlyFrom").isNull()).isTrue();
-      assertThat(stretch.path("words").asString()).isEqualTo("CW and single sideband");
+      assertThat(stretch.path("words").asString()).isEqualTo("CW and single sideband (J3E, R3E)");
     });
     assertThat(may("amateur:technician", 28_600_000)).singleElement()
         .satisfies(stretch -> assertThat(stretch.path("onlyFrom").asString()).isEqualTo("General"));

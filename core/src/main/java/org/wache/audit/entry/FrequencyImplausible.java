@@ -38,8 +38,8 @@ public final class FrequencyImplausible implements EntryRule {
   @Override
   public RulePage page() {
     return new RulePage("A frequency that no such radio uses",
-        "The number cannot be megahertz: it lies far outside what such a list holds, or nothing is there while the same"
-            + " digits read as kilohertz or hertz fall into a band.",
+        "The number cannot be megahertz: it lies far outside what such a list holds, or nothing is there while the same "
+            + "digits read as kilohertz or hertz fall into a band.",
         "Write the frequency in megahertz; the likely value is offered.",
         RulePage.entry("amateur:technician", "rx_mhz=146520 tx_mhz=146520 mode=FM power_w=5"),
         RulePage.entry("amateur:technician", "rx_mhz=146.520 tx_mhz=146.520 mode=FM power_w=5"));

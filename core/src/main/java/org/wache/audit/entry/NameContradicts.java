@@ -42,8 +42,8 @@ public final class NameContradicts implements EntryRule {
   @Override
   public RulePage page() {
     return new RulePage("The name says another channel",
-        "An entry is called after a channel of a service, or after a frequency, and is on another. Whoever picks it by its name"
-            + " talks where nobody listens.",
+        "An entry is called after a channel of a service, or after a frequency, and is on another. Whoever picks it by "
+            + "its name talks where nobody listens.",
         "Put it on the channel that its name says, or name it after the one that it is on.",
         RulePage.entry("nobody", "name=FRS_7 rx_mhz=467.7125 tx_mhz=467.7125 mode=NFM power_w=0.5"),
         RulePage.entry("nobody", "name=FRS_14 rx_mhz=467.7125 tx_mhz=467.7125 mode=NFM power_w=0.5"));

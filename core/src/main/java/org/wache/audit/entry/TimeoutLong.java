@@ -23,11 +23,12 @@ public final class TimeoutLong implements EntryRule {
   @Override
   public RulePage page() {
     return new RulePage("The time-out is longer than the house rule",
-        "The group has settled for a longest time-out, and this entry exceeds it. Without such a house rule nothing is"
-            + " said. The examples are held against a house rule of 180 s.",
+        "The group has settled for a longest time-out, and this entry exceeds it. Without such a house rule nothing is "
+            + "said.",
         "Set the time-out to the house rule.",
         RulePage.entry("amateur:technician", "rx_mhz=146.550 tx_mhz=146.550 mode=FM power_w=5 timeout_s=600"),
-        RulePage.entry("amateur:technician", "rx_mhz=146.550 tx_mhz=146.550 mode=FM power_w=5 timeout_s=120"));
+        RulePage.entry("amateur:technician", "rx_mhz=146.550 tx_mhz=146.550 mode=FM power_w=5 timeout_s=120"))
+        .within("{\"format\": \"wache-context/1\", \"houseRules\": {\"maxTimeoutS\": 180}}");
   }
 
   /** The radio has no setting as short as the house rule. */

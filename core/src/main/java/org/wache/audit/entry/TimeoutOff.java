@@ -23,8 +23,8 @@ public final class TimeoutOff implements EntryRule {
   @Override
   public RulePage page() {
     return new RulePage("The time-out timer is off",
-        "A radio with a stuck key blocks the channel for everyone until its battery is flat. The same holds for a radio"
-            + " that has no such timer.",
+        "A radio with a stuck key blocks the channel for everyone until its battery is flat. The same holds for a radio "
+            + "that has no such timer.",
         "Set a time-out: 60 s where messages are short, up to 180 s for fleets.",
         RulePage.entry("amateur:technician", "rx_mhz=146.550 tx_mhz=146.550 mode=FM power_w=5 timeout_s=0"),
         RulePage.entry("amateur:technician", "rx_mhz=146.550 tx_mhz=146.550 mode=FM power_w=5 timeout_s=180"));

@@ -31,10 +31,10 @@ public final class Unreadable implements EntryRule {
   @Override
   public RulePage page() {
     return new RulePage("A field cannot be read",
-        "The text of a field is not a frequency, tone, power, mode or designator. The entry cannot be judged or loaded"
-            + " until somebody says what was meant.",
-        "Correct the field. Where the text has one likely meaning (a decimal comma, a unit behind the number), that is"
-            + " offered.",
+        "The text of a field is not a frequency, tone, power, mode or designator. The entry cannot be judged or loaded "
+            + "until somebody says what was meant.",
+        "Correct the field. Where the text has one likely meaning (a decimal comma, a unit behind the number), that is "
+            + "offered.",
         RulePage.entry("amateur:technician", "rx_mhz=146,520 tx_mhz=146,520 mode=FM power_w=5"),
         RulePage.entry("amateur:technician", "rx_mhz=146.520 tx_mhz=146.520 mode=FM power_w=5"));
   }

@@ -23,12 +23,12 @@ public final class NotCertified implements RouteRule {
   @Override
   public RulePage page() {
     return new RulePage("The radio is not certified for the service",
-        "Every service but the amateur service wants radios that are certified for it, whatever else they can do. An unlocked"
-            + " hand-held that covers the channels is not for that reason allowed there. The examples are for a radio"
-            + " certified under Part 95 E only.",
+        "Most services want radios that are certified for them, whatever else they can do. An unlocked hand-held that "
+            + "covers the channels is not for that reason allowed there.",
         "Use a certified model for these channels, or only listen.",
         RulePage.entry("nobody", "rx_mhz=151.820 tx_mhz=151.820 mode=NFM power_w=2"),
-        RulePage.entry("gmrs", "rx_mhz=462.550 tx_mhz=462.550 mode=FM power_w=5"));
+        RulePage.entry("gmrs", "rx_mhz=462.550 tx_mhz=462.550 mode=FM power_w=5"))
+        .within("{\"format\": \"wache-context/1\", \"radios\": [{\"model\": \"The hand-held\", \"certifiedFor\": [\"95E\"]}]}");
   }
 
   @Override

@@ -28,12 +28,14 @@ public final class RadioCapacity implements FitRule {
   @Override
   public RulePage page() {
     return new RulePage("More entries than memories",
-        "In a radio without zones an entry goes into the memory of its number, or, where not all numbers are whole and"
-            + " different, they are filled in order. In a radio with zones they count within each zone. What finds no memory"
-            + " is not in the radio. The examples are for a hand-held with 16 memories.",
-        "Number the entries anew, split the list in zones or in two lists, leave some out, or use a model with more memories.",
+        "In a radio without zones an entry goes into the memory of its number, or, where not all numbers are whole and "
+            + "different, they are filled in order. In a radio with zones they count within each zone. What finds no memory is "
+            + "not in the radio.",
+        "Number the entries anew, split the list in zones or in two lists, leave some out, or use a model with more "
+            + "memories.",
         RulePage.entry("nobody", "number=17 rx_mhz=162.550 mode=NFM"),
-        RulePage.entry("nobody", "number=16 rx_mhz=162.550 mode=NFM"));
+        RulePage.entry("nobody", "number=16 rx_mhz=162.550 mode=NFM"))
+        .within("{\"format\": \"wache-context/1\", \"radios\": [{\"model\": \"The hand-held\", \"channels\": 16}]}");
   }
 
   @Override

@@ -24,11 +24,12 @@ public final class RadioMode implements FitRule {
   @Override
   public RulePage page() {
     return new RulePage("The radio lacks the mode",
-        "Wide and narrow FM count as two modes: a narrow set heard on a wide channel is faint, a wide one on a narrow channel is"
-            + " distorted and over the limit. The examples are for a hand-held with wide and narrow FM.",
+        "Wide and narrow FM count as two modes: a narrow set heard on a wide channel is faint, a wide one on a narrow "
+            + "channel is distorted and over the limit.",
         "Use a mode that the radio has, where the rules allow it there, or another model.",
         RulePage.entry("amateur:technician", "rx_mhz=144.200 tx_mhz=144.200 mode=USB power_w=5"),
-        RulePage.entry("amateur:technician", "rx_mhz=146.550 tx_mhz=146.550 mode=FM power_w=5"));
+        RulePage.entry("amateur:technician", "rx_mhz=146.550 tx_mhz=146.550 mode=FM power_w=5"))
+        .within("{\"format\": \"wache-context/1\", \"radios\": [{\"model\": \"The hand-held\", \"modes\": [\"FM\", \"NFM\"]}]}");
   }
 
   @Override

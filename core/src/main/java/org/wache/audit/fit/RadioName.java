@@ -23,11 +23,12 @@ public final class RadioName implements FitRule {
   @Override
   public RulePage page() {
     return new RulePage("The name does not stand on the display",
-        "A longer name is cut off, and letters that the display lacks become blanks, so that two entries may look alike. The"
-            + " examples are for a display of 7 capitals.",
+        "A longer name is cut off, and letters that the display lacks become blanks, so that two entries may look alike.",
         "Shorten the name yourself, so that people still know it; a shortened one is offered.",
         RulePage.entry("amateur:technician", "name=TERN_RIDGE_REPEATER rx_mhz=146.550 tx_mhz=146.550 mode=FM power_w=5"),
-        RulePage.entry("amateur:technician", "name=TERNRDG rx_mhz=146.550 tx_mhz=146.550 mode=FM power_w=5"));
+        RulePage.entry("amateur:technician", "name=TERNRDG rx_mhz=146.550 tx_mhz=146.550 mode=FM power_w=5"))
+        .within("{\"format\": \"wache-context/1\", \"radios\": [{\"model\": \"The hand-held\", \"nameLength\": 7, \"nameLetters\": "
+            + "\"capitals\"}]}");
   }
 
   @Override

@@ -27,12 +27,12 @@ public final class RadioPower implements RouteRule {
   @Override
   public RulePage page() {
     return new RulePage("No such level of power",
-        "A radio has a few levels of power. Where even the least is above the limit, the radio may not be used there at all;"
-            + " where the nearest differs from what the list asks for, it is said which one the radio would be set to. The"
-            + " examples are for a hand-held with 1, 4 and 5 W.",
+        "A radio has a few levels of power. Where even the least is above the limit, the radio may not be used there at "
+            + "all; where the nearest differs from what the list asks for, it is said which one the radio would be set to.",
         "Ask for a level that the radio has; where none is low enough, use another model or only listen.",
         RulePage.entry("amateur:technician", "rx_mhz=146.550 tx_mhz=146.550 mode=FM power_w=2.5"),
-        RulePage.entry("amateur:technician", "rx_mhz=146.550 tx_mhz=146.550 mode=FM power_w=4"));
+        RulePage.entry("amateur:technician", "rx_mhz=146.550 tx_mhz=146.550 mode=FM power_w=4"))
+        .within("{\"format\": \"wache-context/1\", \"radios\": [{\"model\": \"The hand-held\", \"powerLevelsW\": [1, 4, 5]}]}");
   }
 
   @Override

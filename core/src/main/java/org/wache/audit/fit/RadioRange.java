@@ -29,12 +29,13 @@ public final class RadioRange implements FitRule {
   @Override
   public RulePage page() {
     return new RulePage("Outside what the radio reaches",
-        "The radio's receiver does not go there, its transmitter does not, or its lock setting keeps it from talking there."
-            + " Where a setting has the band limits of another country, that is said by name. The examples are for a"
-            + " hand-held that talks on 144–148 and 420–450 MHz and hears 136–174 and 400–480 MHz.",
+        "The radio's receiver does not go there, its transmitter does not, or its lock setting keeps it from talking "
+            + "there. Where a setting has the band limits of another country, that is said by name.",
         "Set the radio's lock as it should be, which may erase its memories; use another model; or only listen.",
         RulePage.entry("amateur:technician", "rx_mhz=223.940 tx_mhz=222.340 mode=FM power_w=5 tx_tone=100.0"),
-        RulePage.entry("amateur:technician", "rx_mhz=146.940 tx_mhz=146.340 mode=FM power_w=5 tx_tone=100.0"));
+        RulePage.entry("amateur:technician", "rx_mhz=146.940 tx_mhz=146.340 mode=FM power_w=5 tx_tone=100.0"))
+        .within("{\"format\": \"wache-context/1\", \"radios\": [{\"model\": \"The hand-held\", \"transmit\": [[\"144\", \"148\"], [\"420\", "
+            + "\"450\"]], \"receive\": [[\"136\", \"174\"], [\"400\", \"480\"]]}]}");
   }
 
   @Override

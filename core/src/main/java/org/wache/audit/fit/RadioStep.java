@@ -28,11 +28,13 @@ public final class RadioStep implements FitRule {
   @Override
   public RulePage page() {
     return new RulePage("On none of the radio's steps",
-        "A radio tunes in steps. What lies between two steps is rounded without a word, and the radio then talks beside the"
-            + " channel. The examples are for a hand-held with steps of 5 and 10 kHz.",
+        "A radio tunes in steps. What lies between two steps is rounded without a word, and the radio then talks beside "
+            + "the channel.",
         "Use a model that has the step. A frequency that may be moved can be moved to a step.",
         RulePage.entry("gmrs", "rx_mhz=462.5625 tx_mhz=462.5625 mode=NFM power_w=2"),
-        RulePage.entry("gmrs", "rx_mhz=462.575 tx_mhz=462.575 mode=NFM power_w=2"));
+        RulePage.entry("gmrs", "rx_mhz=462.575 tx_mhz=462.575 mode=NFM power_w=2"))
+        .within("{\"format\": \"wache-context/1\", \"radios\": [{\"model\": \"The hand-held\", \"stepsKhz\": [\"5\", \"10\"], \"certifiedFor\": "
+            + "[\"95E\"]}]}");
   }
 
   @Override

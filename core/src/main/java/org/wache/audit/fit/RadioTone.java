@@ -26,12 +26,12 @@ public final class RadioTone implements FitRule {
   @Override
   public RulePage page() {
     return new RulePage("The radio lacks the tone",
-        "Some radios have no digital codes, or only those of normal polarity; others have a table of their own, in which 69.3"
-            + " may be missing. Without the right tone the repeater or the colleague stays silent. The examples are for a"
-            + " hand-held with a table of 38 continuous tones.",
+        "Some radios have no digital codes, or only those of normal polarity; others have a table of their own, in which "
+            + "69.3 may be missing. Without the right tone the repeater or the colleague stays silent.",
         "Leave the receiver open, use another code that sounds the same, or choose one tone that all models have.",
         RulePage.entry("amateur:technician", "rx_mhz=146.940 tx_mhz=146.340 mode=FM power_w=5 tx_tone=69.3"),
-        RulePage.entry("amateur:technician", "rx_mhz=146.940 tx_mhz=146.340 mode=FM power_w=5 tx_tone=71.9"));
+        RulePage.entry("amateur:technician", "rx_mhz=146.940 tx_mhz=146.340 mode=FM power_w=5 tx_tone=71.9"))
+        .within("{\"format\": \"wache-context/1\", \"radios\": [{\"model\": \"The hand-held\", \"toneTable\": [\"67.0\", \"71.9\", \"74.4\"]}]}");
   }
 
   @Override

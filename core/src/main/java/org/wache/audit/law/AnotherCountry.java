@@ -23,11 +23,12 @@ public final class AnotherCountry implements EntryRule {
   @Override
   public RulePage page() {
     return new RulePage("Another country's rules hold there",
-        "The site of the list lies outside the country whose rulebook it is held against: another one holds there, and what is clear here may be"
-            + " forbidden. The first example is held against a site in London.",
+        "The site of the list lies outside the country whose rulebook it is held against: another one holds there, and "
+            + "what is clear here may be forbidden.",
         "Choose the rulebook of the country, or correct the site.",
         RulePage.entry("amateur:technician", "rx_mhz=146.550 tx_mhz=146.550 mode=FM power_w=5"),
-        RulePage.entry("amateur:technician", "rx_mhz=146.550 mode=FM"));
+        RulePage.entry("amateur:technician", "rx_mhz=146.550 mode=FM"))
+        .within("{\"format\": \"wache-context/1\", \"site\": {\"latitude\": 51.5, \"longitude\": -0.1}}");
   }
 
   @Override

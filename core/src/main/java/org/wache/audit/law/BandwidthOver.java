@@ -26,8 +26,7 @@ public final class BandwidthOver implements RouteRule {
   @Override
   public RulePage page() {
     return new RulePage("Wider than the channel allows",
-        "The necessary bandwidth exceeds the limit: FRS is always narrow, so are the 467 MHz interstitial channels of"
-            + " GMRS and three of the MURS channels, and land mobile has been since 2013.",
+        "The necessary bandwidth exceeds the limit of the channel or of the part of the band.",
         "Use the narrow width.",
         RulePage.entry("nobody", "rx_mhz=462.5625 tx_mhz=462.5625 mode=FM power_w=0.5"),
         RulePage.entry("nobody", "rx_mhz=462.5625 tx_mhz=462.5625 mode=NFM power_w=0.5"));

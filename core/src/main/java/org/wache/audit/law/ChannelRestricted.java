@@ -31,8 +31,8 @@ public final class ChannelRestricted implements RouteRule {
   @Override
   public RulePage page() {
     return new RulePage("Kept for something else by law",
-        "The channel is for emergencies, for fixed links, for hand-held portables or for a use on a condition, and not for ordinary traffic. One"
-            + " for emergencies may stay on purpose: everybody may key it then.",
+        "The channel is for emergencies, for fixed links, for hand-held portables or for a use on a condition, and not "
+            + "for ordinary traffic. One for emergencies may stay on purpose: everybody may key it then.",
         "Listen only, or use another channel.",
         RulePage.entry("nobody", "rx_mhz=27.065 tx_mhz=27.065 mode=AM power_w=4"),
         RulePage.entry("nobody", "rx_mhz=27.185 tx_mhz=27.185 mode=AM power_w=4"));

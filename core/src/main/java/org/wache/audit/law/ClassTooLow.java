@@ -26,8 +26,8 @@ public final class ClassTooLow implements RouteRule {
   @Override
   public RulePage page() {
     return new RulePage("Outside what this class of licence may use",
-        "The emission is allowed on the frequency, but only from a higher class up. Operating through a repeater does not"
-            + " widen it: what counts is where the operator transmits.",
+        "The emission is allowed on the frequency, but only from a higher class up. Operating through a repeater does "
+            + "not widen it: what counts is where the operator transmits.",
         "Listen only for this class; a higher class may keep the entry.",
         RulePage.entry("amateur:technician", "rx_mhz=29.600 tx_mhz=29.600 mode=FM power_w=10"),
         RulePage.entry("amateur:general", "rx_mhz=29.600 tx_mhz=29.600 mode=FM power_w=10"));

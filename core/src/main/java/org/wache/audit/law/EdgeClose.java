@@ -27,8 +27,8 @@ public final class EdgeClose implements RouteRule {
   @Override
   public RulePage page() {
     return new RulePage("Closer to an edge than the radio is exact",
-        "By the numbers the signal stays inside, but a radio's frequency is a little off. Unless the radio's own figure"
-            + " is known, 2.5 parts in a million are assumed: 365 Hz at 146 MHz.",
+        "By the numbers the signal stays inside, but a radio's frequency is a little off. Unless the radio's own figure "
+            + "is known, 2.5 parts in a million are assumed: 365 Hz at 146 MHz.",
         "Keep a little more distance, or use a narrower signal.",
         RulePage.entry("amateur:technician", "rx_mhz=147.992 tx_mhz=147.992 mode=FM power_w=5"),
         RulePage.entry("amateur:technician", "rx_mhz=147.990 tx_mhz=147.990 mode=FM power_w=5"));

@@ -32,8 +32,8 @@ public final class EdgeOverrun implements RouteRule {
   @Override
   public RulePage page() {
     return new RulePage("The signal reaches over an edge",
-        "The dial frequency is inside, but the signal is wider than its dial frequency, and all of it has to stay inside"
-            + " the band or the part that the holder may use.",
+        "The dial frequency is inside, but the signal is wider than its dial frequency, and all of it has to stay inside "
+            + "the band or the part that the holder may use.",
         "Move away from the edge, or use a narrower signal.",
         RulePage.entry("amateur:technician", "rx_mhz=147.995 tx_mhz=147.995 mode=FM power_w=5"),
         RulePage.entry("amateur:technician", "rx_mhz=147.990 tx_mhz=147.990 mode=FM power_w=5"));

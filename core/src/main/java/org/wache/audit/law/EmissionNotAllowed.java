@@ -26,8 +26,8 @@ public final class EmissionNotAllowed implements RouteRule {
   @Override
   public RulePage page() {
     return new RulePage("This kind of emission is not allowed there",
-        "Whatever the class of the licence: the part of the band, or the channel, is for other kinds of emission. Voice"
-            + " in a data part, FM in a CW-only part, digital voice on personal-radio channels, wide FM below 29 MHz.",
+        "Whatever the class of the licence: the part of the band, or the channel, is for other kinds of emission. Voice "
+            + "in a data part, FM in a CW-only part, digital voice where only analogue voice may be.",
         "Use a mode that is allowed there, or a frequency where this one is.",
         RulePage.entry("amateur:extra", "rx_mhz=144.050 tx_mhz=144.050 mode=FM power_w=5"),
         RulePage.entry("amateur:extra", "rx_mhz=144.050 tx_mhz=144.050 mode=CW power_w=5"));

@@ -23,11 +23,12 @@ public final class HeightOver implements RouteRule {
   @Override
   public RulePage page() {
     return new RulePage("The antenna is too high",
-        "Some services let an antenna stand only so high above the ground, or above the house or tree that carries it. Where the height of"
-            + " the antenna is known and is more than the first, the second has to be known too. The examples are held against an antenna at 25 m.",
+        "Some services let an antenna stand only so high above the ground, or above the house or tree that carries it. "
+            + "Where the height of the antenna is known and is more than the first, the second has to be known too.",
         "Lower the antenna, or make sure that it is low above what carries it.",
         RulePage.entry("nobody", "rx_mhz=151.820 tx_mhz=151.820 mode=NFM power_w=2"),
-        RulePage.entry("gmrs", "rx_mhz=462.600 tx_mhz=462.600 mode=NFM power_w=5"));
+        RulePage.entry("gmrs", "rx_mhz=462.600 tx_mhz=462.600 mode=NFM power_w=5"))
+        .within("{\"format\": \"wache-context/1\", \"site\": {\"antennaHeightM\": 25}}");
   }
 
   @Override

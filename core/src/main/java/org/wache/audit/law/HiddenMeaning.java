@@ -25,11 +25,11 @@ public final class HiddenMeaning implements RouteRule {
   @Override
   public RulePage page() {
     return new RulePage("A scrambler is on where meaning may not be hidden",
-        "Amateur and personal radio may not use messages encoded to hide their meaning. A list says so in a further"
-            + " column named scramble, scrambler, encrypt or encryption with anything but off in it. Tones hide nothing"
-            + " and are fine.",
+        "Where messages may not be encoded to hide their meaning, a scrambler may not be on. A list says so in a further "
+            + "column named scramble, scrambler, encrypt or encryption with anything but off in it. Tones hide nothing and are "
+            + "fine.",
         "Switch the scrambler off.",
-        RulePage.entry("amateur:technician", "rx_mhz=146.550 tx_mhz=146.550 mode=FM power_w=5"),
+        RulePage.entry("amateur:technician", "rx_mhz=146.550 tx_mhz=146.550 mode=FM power_w=5 scramble=on"),
         RulePage.entry("amateur:technician", "rx_mhz=146.550 mode=FM"));
   }
 

@@ -22,12 +22,13 @@ public final class LicenceExpired implements RouteRule {
   @Override
   public RulePage page() {
     return new RulePage("The licence has ended",
-        "On the day of the audit the licence is past its last day. An amateur licence may still be renewed for two years"
-            + " (47 CFR 97.21), but until it is, its holder may not transmit. The examples are held against a licence"
-            + " that ended the day before.",
+        "On the day of the audit the licence is past its last day. It may still be renewed for a while, but until it is, "
+            + "its holder may not transmit.",
         "Renew the licence; until then, listen only.",
         RulePage.entry("amateur:technician", "rx_mhz=146.550 tx_mhz=146.550 mode=FM power_w=5"),
-        RulePage.entry("amateur:technician", "rx_mhz=146.550 mode=FM"));
+        RulePage.entry("amateur:technician", "rx_mhz=146.550 mode=FM"))
+        .within("{\"format\": \"wache-context/1\", \"on\": \"2026-11-25\", \"holders\": [{\"name\": \"R. Quill\", \"licences\": [{\"service\": "
+            + "\"amateur\", \"class\": \"technician\", \"expires\": \"2026-11-24\"}]}]}");
   }
 
   @Override

@@ -28,11 +28,13 @@ public final class LicenceExpiring implements RouteRule {
   @Override
   public RulePage page() {
     return new RulePage("The licence ends soon",
-        "Within 90 days of the audit the licence ends: time to renew, before the list stops being legal in its holder's"
-            + " hands. The examples are held against a licence that ends 30 days after the audit.",
+        "The licence ends within the days in which it may be renewed: time to do so, before the list stops being legal "
+            + "in its holder's hands.",
         "Renew the licence.",
         RulePage.entry("amateur:technician", "rx_mhz=146.550 tx_mhz=146.550 mode=FM power_w=5"),
-        RulePage.entry("amateur:technician", "rx_mhz=146.550 mode=FM"));
+        RulePage.entry("amateur:technician", "rx_mhz=146.550 mode=FM"))
+        .within("{\"format\": \"wache-context/1\", \"on\": \"2026-11-25\", \"holders\": [{\"name\": \"R. Quill\", \"licences\": [{\"service\": "
+            + "\"amateur\", \"class\": \"technician\", \"expires\": \"2026-12-25\"}]}]}");
   }
 
   @Override

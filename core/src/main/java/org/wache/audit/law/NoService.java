@@ -23,8 +23,8 @@ public final class NoService implements StrandedRule {
   @Override
   public RulePage page() {
     return new RulePage("Nobody who carries such a list may transmit there",
-        "The frequency is an aircraft's, a ship's, a broadcaster's, a telephone company's or the government's. Some of"
-            + " them are safety of life: one press of a key can cost somebody their rescue.",
+        "The frequency is an aircraft's, a ship's, a broadcaster's, a telephone company's or the government's. Some of "
+            + "them are safety of life: one press of a key can cost somebody their rescue.",
         "Take the transmit frequency out: listening stays possible. Locking the keypad does not stop the key.",
         RulePage.entry("amateur:extra", "rx_mhz=121.500 tx_mhz=121.500 mode=AM power_w=5"),
         RulePage.entry("amateur:extra", "rx_mhz=121.500 mode=AM"));

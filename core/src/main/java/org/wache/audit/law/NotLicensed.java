@@ -28,9 +28,8 @@ public final class NotLicensed implements StrandedRule {
   @Override
   public RulePage page() {
     return new RulePage("The holder has no licence for any service there",
-        "The frequency belongs to services for which a licence can be had, and whoever carries the list holds none of"
-            + " them. On a land mobile frequency this holds even if nobody ever keys it: 47 CFR 90.427(b) forbids"
-            + " programming a frequency that the licensee is not authorised for.",
+        "The frequency belongs to services for which a licence can be had, and whoever carries the list holds none of "
+            + "them. Where a licence names frequencies this holds even if nobody ever keys it.",
         "Take the transmit frequency out, so that the entry only listens, or name a holder with the licence.",
         RulePage.entry("nobody", "rx_mhz=146.550 tx_mhz=146.550 mode=FM power_w=5"),
         RulePage.entry("nobody", "rx_mhz=146.550 mode=FM"));

@@ -26,8 +26,8 @@ public final class OffChannel implements RouteRule {
   @Override
   public RulePage page() {
     return new RulePage("Between the channels",
-        "The service may be used on its channels only, and the transmit frequency is none of them. Often the last digits"
-            + " were left out: 462.562 for 462.5625.",
+        "The service may be used on its channels only, and the transmit frequency is none of them. Often the last digits "
+            + "were left out: 462.562 for 462.5625.",
         "Use the nearest channel.",
         RulePage.entry("nobody", "rx_mhz=462.562 tx_mhz=462.562 mode=NFM power_w=0.5"),
         RulePage.entry("nobody", "rx_mhz=462.5625 tx_mhz=462.5625 mode=NFM power_w=0.5"));

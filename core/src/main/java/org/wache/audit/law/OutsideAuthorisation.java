@@ -52,12 +52,14 @@ public final class OutsideAuthorisation implements RouteRule {
   @Override
   public RulePage page() {
     return new RulePage("No line of the licence covers it",
-        "A land mobile licence lists frequencies, each with an emission, a power and an area. An entry is legal only"
-            + " where one line covers all of them. The examples are held against a licence with one line: 451.800 MHz,"
-            + " 11K2F3E, 5 W.",
+        "A licence by lines lists frequencies, each with an emission, a power and an area. An entry is legal only where "
+            + "one line covers all of them.",
         "Use what the line says, or have the licence modified; until then, listen only.",
         RulePage.entry("land-mobile", "rx_mhz=451.800 tx_mhz=451.800 mode=NFM power_w=25"),
-        RulePage.entry("land-mobile", "rx_mhz=451.800 tx_mhz=451.800 mode=NFM power_w=5"));
+        RulePage.entry("land-mobile", "rx_mhz=451.800 tx_mhz=451.800 mode=NFM power_w=5"))
+        .within("{\"format\": \"wache-context/1\", \"holders\": [{\"name\": \"The ferry\", \"licences\": [{\"service\": \"land-mobile\", "
+            + "\"callSign\": \"WZZB202\", \"lines\": [{\"mhz\": \"451.800\", \"emission\": \"11K2F3E\", \"outputW\": 5, \"erpW\": 5, \"units\": "
+            + "20}]}]}]}");
   }
 
   @Override

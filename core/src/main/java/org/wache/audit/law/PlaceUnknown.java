@@ -32,12 +32,14 @@ public final class PlaceUnknown implements RouteRule {
   @Override
   public RulePage page() {
     return new RulePage("Where the list is used is not known",
-        "The licence line holds for an area, or less power is allowed in some areas. Without the site of the list it"
-            + " cannot be said whether the area covers it. The examples are held against a licence with lines for"
-            + " 451.800 MHz within 40 km of a point, and for 456.800 MHz nationwide.",
+        "The licence line holds for an area, or less power is allowed in some areas. Without the site of the list it "
+            + "cannot be said whether the area covers it.",
         "Name the site of the list.",
         RulePage.entry("land-mobile", "rx_mhz=451.800 tx_mhz=451.800 mode=NFM power_w=5"),
-        RulePage.entry("land-mobile", "rx_mhz=456.800 tx_mhz=456.800 mode=NFM power_w=5"));
+        RulePage.entry("land-mobile", "rx_mhz=456.800 tx_mhz=456.800 mode=NFM power_w=5"))
+        .within("{\"format\": \"wache-context/1\", \"holders\": [{\"name\": \"The ferry\", \"licences\": [{\"service\": \"land-mobile\", "
+            + "\"callSign\": \"WZZB202\", \"lines\": [{\"mhz\": \"451.800\", \"emission\": \"11K2F3E\", \"outputW\": 5, \"area\": {\"latitude\": "
+            + "45.2, \"longitude\": -93.1, \"radiusKm\": 40}}, {\"mhz\": \"456.800\", \"emission\": \"11K2F3E\", \"outputW\": 5}]}]}]}");
   }
 
   @Override

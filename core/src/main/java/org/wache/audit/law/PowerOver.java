@@ -31,9 +31,8 @@ public final class PowerOver implements RouteRule {
   @Override
   public RulePage page() {
     return new RulePage("More power than allowed",
-        "The power, in the measure that the limit is given in, exceeds it. Radiated power is output less feed loss plus"
-            + " antenna gain; where nothing is known of the antenna, a half-wave dipole without a line is assumed and"
-            + " said.",
+        "The power, in the measure that the limit is given in, exceeds it. Radiated power is output less feed loss plus "
+            + "antenna gain; where nothing is known of the antenna, a half-wave dipole without a line is assumed and said.",
         "Use less power: from 8 W to 5 W is 2 dB, nothing that anyone notices.",
         RulePage.entry("gmrs", "rx_mhz=467.5625 tx_mhz=467.5625 mode=NFM power_w=5"),
         RulePage.entry("gmrs", "rx_mhz=467.5625 tx_mhz=467.5625 mode=NFM power_w=0.5"));

@@ -23,8 +23,8 @@ public final class RepeaterInputOnly implements RouteRule {
   @Override
   public RulePage page() {
     return new RulePage("This frequency may only reach a repeater",
-        "The 467 MHz main channels of GMRS are repeater inputs: talking direct on one is not allowed.",
-        "Hear the repeater's output 5 MHz below, or talk direct on that output.",
+        "The channel is a repeater's input: talking direct on it is not allowed.",
+        "Hear the repeater's output, or talk direct on that output.",
         RulePage.entry("gmrs", "rx_mhz=467.600 tx_mhz=467.600 mode=NFM power_w=5"),
         RulePage.entry("gmrs", "rx_mhz=462.600 tx_mhz=467.600 mode=NFM power_w=5 tx_tone=141.3"));
   }

@@ -29,9 +29,8 @@ public final class RepeaterNotAllowed implements RouteRule {
   @Override
   public RulePage page() {
     return new RulePage("No repeaters there",
-        "The entry talks through a repeater that would receive or transmit where repeaters are forbidden: FRS, MURS and"
-            + " CB altogether, the interstitial channels of GMRS, and the parts of the amateur bands in 47 CFR 97.205(b)."
-            + " That is law, not merely a band plan.",
+        "The entry talks through a repeater that would receive or transmit where repeaters are forbidden: in some "
+            + "services altogether, in others in parts of their bands. That is law, not merely a band plan.",
         "Correct the offset, or talk direct.",
         RulePage.entry("amateur:general", "rx_mhz=146.520 tx_mhz=145.920 mode=FM power_w=5 tx_tone=100.0"),
         RulePage.entry("amateur:general", "rx_mhz=146.940 tx_mhz=146.340 mode=FM power_w=5 tx_tone=100.0"));

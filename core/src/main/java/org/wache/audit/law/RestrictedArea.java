@@ -26,10 +26,8 @@ public final class RestrictedArea implements RouteRule {
   @Override
   public RulePage page() {
     return new RulePage("Closed where the list is used",
-        "Some parts of the spectrum are closed in some places: 420–430 MHz to amateurs north of Line A, which runs a"
-            + " little south of the border with Canada. It is a line, not a latitude: eastern Michigan is north of it."
-            + " Where nobody said where the list is used, the entry is a question. The examples are held against a list"
-            + " without a site.",
+        "Some parts of the spectrum are closed in some places. Where nobody said where the list is used, the entry is a "
+            + "question.",
         "Name the site of the list; if it lies inside, use another part of the band.",
         RulePage.entry("amateur:technician", "rx_mhz=427.000 tx_mhz=427.000 mode=NFM power_w=5"),
         RulePage.entry("amateur:technician", "rx_mhz=446.000 tx_mhz=446.000 mode=NFM power_w=5"));

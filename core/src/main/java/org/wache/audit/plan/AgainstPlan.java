@@ -30,8 +30,8 @@ public final class AgainstPlan implements RouteRule {
   @Override
   public RulePage page() {
     return new RulePage("Against the band plan",
-        "The band plan keeps this part for another use. A plan is an agreement, not law: against it is a question, never"
-            + " a stop. Talking direct on a repeater's output mostly means that the offset was forgotten.",
+        "The band plan keeps this part for another use. A plan is an agreement, not law: against it is a question, never "
+            + "a stop. Talking direct on a repeater's output mostly means that the offset was forgotten.",
         "Set the offset, use a frequency that the plan keeps for this use, or keep the entry on purpose.",
         RulePage.entry("amateur:technician", "rx_mhz=146.940 tx_mhz=146.940 mode=FM power_w=5"),
         RulePage.entry("amateur:technician", "rx_mhz=146.940 tx_mhz=146.340 mode=FM power_w=5 tx_tone=100.0"));

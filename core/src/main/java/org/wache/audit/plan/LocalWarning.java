@@ -21,11 +21,12 @@ public final class LocalWarning implements RouteRule {
   @Override
   public RulePage page() {
     return new RulePage("The group's own plan has a warning there",
-        "The group wrote a warning into its overlay of the band plan, and the entry talks in that part. The examples are"
-            + " held against an overlay that says of 146.445–146.475 MHz: “kept for the river gauges”.",
+        "The group wrote a warning into its overlay of the band plan, and the entry talks in that part.",
         "Heed the warning: use another frequency, or keep the entry on purpose.",
         RulePage.entry("amateur:technician", "rx_mhz=146.460 tx_mhz=146.460 mode=FM power_w=5"),
-        RulePage.entry("amateur:technician", "rx_mhz=146.550 tx_mhz=146.550 mode=FM power_w=5"));
+        RulePage.entry("amateur:technician", "rx_mhz=146.550 tx_mhz=146.550 mode=FM power_w=5"))
+        .within("{\"format\": \"wache-context/1\", \"overlay\": [{\"mhz\": \"146.445-146.475\", \"uses\": \"fm-simplex\", \"warning\": \"kept for "
+            + "the river gauges\"}]}");
   }
 
   @Override

@@ -32,12 +32,12 @@ public final class NeighbourChannel implements RouteRule {
   @Override
   public RulePage page() {
     return new RulePage("Somebody near uses it",
-        "Another group, or a repeater in the directory near the site, uses the frequency with the same tone: they open your radios and you"
-            + " open theirs. The repeater that the entry itself goes through does not count. The examples are held against a"
-            + " neighbour, the mill, on 146.550 MHz with CTCSS 103.5.",
+        "Another group, or a repeater in the directory near the site, uses the frequency with the same tone: they open "
+            + "your radios and you open theirs. The repeater that the entry itself goes through does not count.",
         "Use another tone or another channel, or agree with the neighbour and keep the entry on purpose.",
         RulePage.entry("amateur:technician", "rx_mhz=146.550 tx_mhz=146.550 mode=FM power_w=5 tx_tone=103.5 rx_tone=103.5"),
-        RulePage.entry("amateur:technician", "rx_mhz=146.550 tx_mhz=146.550 mode=FM power_w=5 tx_tone=88.5 rx_tone=88.5"));
+        RulePage.entry("amateur:technician", "rx_mhz=146.550 tx_mhz=146.550 mode=FM power_w=5 tx_tone=88.5 rx_tone=88.5"))
+        .within("{\"format\": \"wache-context/1\", \"neighbours\": [{\"name\": \"The mill\", \"mhz\": \"146.550\", \"tone\": \"103.5\"}]}");
   }
 
   @Override

@@ -31,9 +31,9 @@ public final class OffRaster implements RouteRule {
   @Override
   public RulePage page() {
     return new RulePage("Between the plan's channels",
-        "FM channels stand on a raster. A frequency beside it overlaps both neighbours, and is mostly a digit left out:"
-            + " 146.5 for 146.52. On 2 m there are two schools, 15 kHz and 20 kHz; where the house rules name none, 15"
-            + " kHz is held against the list, and a 20 kHz channel asks which it is.",
+        "FM channels stand on a raster. A frequency beside it overlaps both neighbours, and is mostly a digit left out: "
+            + "146.5 for 146.52. Where an area settles for one of two rasters and the house rules name none, the first is held "
+            + "against the list, and a channel of the other asks which it is.",
         "Use the nearest channel, or settle the raster as a house rule.",
         RulePage.entry("amateur:technician", "rx_mhz=146.530 tx_mhz=146.530 mode=FM power_w=5"),
         RulePage.entry("amateur:technician", "rx_mhz=146.535 tx_mhz=146.535 mode=FM power_w=5"));

@@ -29,8 +29,8 @@ public final class OffsetUnusual implements RouteRule {
   @Override
   public RulePage page() {
     return new RulePage("An unusual offset",
-        "The distance from the repeater's output to its input is not the one that the plan uses there: wrong size, wrong"
-            + " sign, none at all, or an offset left on a direct channel. Odd splits exist and are legal.",
+        "The distance from the repeater's output to its input is not the one that the plan uses there: wrong size, wrong "
+            + "sign, none at all, or an offset left on a direct channel. Odd splits exist and are legal.",
         "Use the plan's offset, or keep the odd split on purpose.",
         RulePage.entry("amateur:technician", "rx_mhz=146.940 tx_mhz=147.540 mode=FM power_w=5 tx_tone=100.0"),
         RulePage.entry("amateur:technician", "rx_mhz=146.940 tx_mhz=146.340 mode=FM power_w=5 tx_tone=100.0"));

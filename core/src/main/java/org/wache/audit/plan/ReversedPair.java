@@ -21,8 +21,8 @@ public final class ReversedPair implements RouteRule {
   @Override
   public RulePage page() {
     return new RulePage("The pair is the wrong way round",
-        "The entry hears the repeater's input and talks on its output: the repeater will not answer, and everyone who"
-            + " listens to it is disturbed.",
+        "The entry hears the repeater's input and talks on its output: the repeater will not answer, and everyone who "
+            + "listens to it is disturbed.",
         "Swap the two frequencies.",
         RulePage.entry("amateur:technician", "rx_mhz=146.340 tx_mhz=146.940 mode=FM power_w=5 tx_tone=100.0"),
         RulePage.entry("amateur:technician", "rx_mhz=146.940 tx_mhz=146.340 mode=FM power_w=5 tx_tone=100.0"));

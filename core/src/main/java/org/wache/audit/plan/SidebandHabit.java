@@ -21,8 +21,8 @@ public final class SidebandHabit implements RouteRule {
   @Override
   public RulePage page() {
     return new RulePage("The unusual sideband",
-        "By habit amateur voice is on the lower sideband below 10 MHz and on the upper above, and on 60 m upper. The"
-            + " other one is legal, but the others will not understand a word.",
+        "By habit amateur voice is on the lower sideband below 10 MHz and on the upper above, and on 60 m upper. The "
+            + "other one is legal, but the others will not understand a word.",
         "Use the usual sideband.",
         RulePage.entry("amateur:general", "rx_mhz=7.230 tx_mhz=7.230 mode=USB power_w=100"),
         RulePage.entry("amateur:general", "rx_mhz=7.230 tx_mhz=7.230 mode=LSB power_w=100"));

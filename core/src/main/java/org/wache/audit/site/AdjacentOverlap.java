@@ -16,14 +16,16 @@ public final class AdjacentOverlap extends Beside {
   @Override
   public RulePage page() {
     return new RulePage("Signals of one site overlap",
-        "The signals of two entries that may be keyed at one site at one time share spectrum: one is heard in the other's channel. On a"
-            + " raster of 15 kHz wide FM signals overlap by design, and so do FRS and GMRS 1–7 beside 15–22; that is no fault"
-            + " until both are used at one place. Judged for lists that are marked as used at one site.",
+        "The signals of two entries that may be keyed at one site at one time share spectrum: one is heard in the "
+            + "other's channel. On a raster narrower than the signals they overlap by design, and so do narrow channels "
+            + "between wide ones; that is no fault until both are used at one place. Judged for lists that are marked as used "
+            + "at one site.",
         "Stand further apart, or use the narrow width on both.",
         RulePage.entry("amateur:technician", "number=1 rx_mhz=146.550 tx_mhz=146.550 mode=FM power_w=5"
             + " | number=2 rx_mhz=146.565 tx_mhz=146.565 mode=FM power_w=5"),
         RulePage.entry("amateur:technician", "number=1 rx_mhz=146.550 tx_mhz=146.550 mode=FM power_w=5"
-            + " | number=2 rx_mhz=147.570 tx_mhz=147.570 mode=FM power_w=5"));
+            + " | number=2 rx_mhz=147.570 tx_mhz=147.570 mode=FM power_w=5"))
+        .within("{\"format\": \"wache-context/1\", \"houseRules\": {\"keyedTogether\": true}}");
   }
 
   @Override

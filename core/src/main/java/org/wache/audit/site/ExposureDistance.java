@@ -34,14 +34,16 @@ public final class ExposureDistance implements EntryRule {
   @Override
   public RulePage page() {
     return new RulePage("People may come too near to the antenna",
-        "For a fixed or mobile station whose antenna height is known: the distance from which the limit of power density for the general"
-            + " population is kept, by equation 6 of OET Bulletin 65 (with ground reflection), keyed all the time. Where people may stand"
-            + " nearer — under the antenna, 2 m of its height being theirs — it is asked. A hand-held at the body is judged by its type"
-            + " approval, not by this. The examples are for a mobile antenna of 3 dBd at 3.5 m. It is a guide: the licensee answers for the"
-            + " evaluation.",
+        "For a fixed or mobile station whose antenna height is known: the distance from which the limit of power density "
+            + "for the general population is kept, by equation 6 of OET Bulletin 65 (with ground reflection), keyed all the "
+            + "time. Where people may stand nearer — under the antenna, 2 m of its height being theirs — it is asked. A "
+            + "hand-held at the body is judged by its type approval, not by this. It is a guide: the licensee answers for the "
+            + "evaluation.",
         "Raise the antenna, keep people away while you transmit, use less power or key for less of the time.",
         RulePage.entry("amateur:technician", "rx_mhz=146.550 tx_mhz=146.550 mode=FM power_w=50"),
-        RulePage.entry("amateur:technician", "rx_mhz=146.550 tx_mhz=146.550 mode=FM power_w=5"));
+        RulePage.entry("amateur:technician", "rx_mhz=146.550 tx_mhz=146.550 mode=FM power_w=5"))
+        .within("{\"format\": \"wache-context/1\", \"site\": {\"antennaGainDbd\": 3, \"antennaHeightM\": 3.5}, \"houseRules\": "
+            + "{\"keyedTogether\": true}}");
   }
 
   @Override

@@ -24,8 +24,8 @@ public final class CallingTone implements EntryRule {
   @Override
   public RulePage page() {
     return new RulePage("A receive tone on a calling frequency",
-        "The receiver opens only on a tone, and whoever calls there does not know it. Calling frequencies are kept open,"
-            + " whatever the house rule for direct channels says.",
+        "The receiver opens only on a tone, and whoever calls there does not know it. Calling frequencies are kept open, "
+            + "whatever the house rule for direct channels says.",
         "Open the receiver.",
         RulePage.entry("amateur:technician",
             "rx_mhz=146.520 tx_mhz=146.520 mode=FM power_w=5 tx_tone=100.0 rx_tone=100.0"),

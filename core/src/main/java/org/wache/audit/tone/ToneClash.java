@@ -26,8 +26,8 @@ public final class ToneClash implements EntryRule {
   @Override
   public RulePage page() {
     return new RulePage("One channel with different tones",
-        "Two entries of the list use the same frequencies with different tones. Those who chose the one do not hear"
-            + " those who chose the other, though all are on the same channel.",
+        "Two entries of the list use the same frequencies with different tones. Those who chose the one do not hear "
+            + "those who chose the other, though all are on the same channel.",
         "Use one tone on both, or keep them apart on purpose.",
         RulePage.entry("amateur:technician", "number=1 rx_mhz=146.550 tx_mhz=146.550 mode=FM power_w=5 tx_tone=100.0"
             + " | number=2 rx_mhz=146.550 tx_mhz=146.550 mode=FM power_w=5 tx_tone=103.5"),

@@ -30,8 +30,8 @@ public final class ToneDefault implements RouteRule {
   @Override
   public RulePage page() {
     return new RulePage("The factory's tone",
-        "67.0 Hz, code 1, is what radios are sold with. On a channel shared with the public the neighbours have it too,"
-            + " and each opens the other's receivers.",
+        "67.0 Hz, code 1, is what radios are sold with. On a channel shared with the public the neighbours have it too, "
+            + "and each opens the other's receivers.",
         "Use another tone; one that the list does not use yet is offered.",
         RulePage.entry("gmrs", "rx_mhz=462.6125 tx_mhz=462.6125 mode=NFM power_w=2 tx_tone=67.0 rx_tone=67.0"),
         RulePage.entry("gmrs", "rx_mhz=462.6125 tx_mhz=462.6125 mode=NFM power_w=2 tx_tone=141.3 rx_tone=141.3"));

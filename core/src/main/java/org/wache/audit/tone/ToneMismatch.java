@@ -28,9 +28,9 @@ public final class ToneMismatch implements EntryRule {
   @Override
   public RulePage page() {
     return new RulePage("Sends one tone and opens on another",
-        "On a direct channel all radios have the same entry, so none of them sends what the others open on. DCS codes"
-            + " that sound the same under inversion count as equal. With the house rule “same tone both ways”, a receiver"
-            + " left open beside a sent tone is named too.",
+        "On a direct channel all radios have the same entry, so none of them sends what the others open on. DCS codes "
+            + "that sound the same under inversion count as equal. With the house rule “same tone both ways”, a receiver left "
+            + "open beside a sent tone is named too.",
         "Open the receiver, or use the same tone both ways.",
         RulePage.entry("amateur:technician",
             "rx_mhz=146.550 tx_mhz=146.550 mode=FM power_w=5 tx_tone=100.0 rx_tone=103.5"),

@@ -27,8 +27,8 @@ public final class ToneUnknown implements EntryRule {
   @Override
   public RulePage page() {
     return new RulePage("A tone that is in no table",
-        "The value is none of the 50 CTCSS tones or the 104 DCS codes. Often it is the number of a consumer code, taken"
-            + " for hertz.",
+        "The value is none of the 50 CTCSS tones or the 104 DCS codes. Often it is the number of a consumer code, taken "
+            + "for hertz.",
         "Use the nearest tone, or the tone that the code stands for.",
         RulePage.entry("amateur:technician", "rx_mhz=146.550 tx_mhz=146.550 mode=FM power_w=5 tx_tone=101.0"),
         RulePage.entry("amateur:technician", "rx_mhz=146.550 tx_mhz=146.550 mode=FM power_w=5 tx_tone=100.0"));

@@ -126,7 +126,7 @@ class DemoData implements ApplicationRunner {
     PastRelease.Reasons reasons = JSON.readValue(text("waivers.json"), PastRelease.Reasons.class);
     releases.waive(ada, river, reasons);
     long released = releases.release(ada, accounts.account(reviewer).orElseThrow(), river);
-    lists.add(coordinator, river, Map.of(Field.NAME, "PUMPS", Field.RX_MHZ, "146.595", Field.TX_MHZ, "146.595", Field.MODE, "FM", Field.TX_TONE, "103.5",
+    lists.add(coordinator, river, Map.of(Field.NAME, "PUMPS", Field.RX_MHZ, "147.570", Field.TX_MHZ, "147.570", Field.MODE, "FM", Field.TX_TONE, "103.5",
         Field.RX_TONE, "103.5", Field.SCAN, "yes", Field.TIMEOUT_S, "180", Field.NOTE, "Pump crews; asked for on Monday")); // since the release, and its power is missing
     long shortList = lists.take(coordinator, valley, "Net control, short list", bytes("net-control.csv"), text("river-handhelds.context.json"),
         List.of("Net control"), "");

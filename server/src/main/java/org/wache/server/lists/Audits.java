@@ -140,13 +140,18 @@ class Audits {
 
   /** With the neighbours that the group knows and the repeaters near where the list is used. */
   private AuditContext beside(Source source, AuditContext context) {
+    List<Neighbour> all = neighbours(source, context);
+    return all.isEmpty() ? context : context.beside(new Neighbours(all));
+  }
+
+  private List<Neighbour> neighbours(Source source, AuditContext context) {
     List<Neighbour> all = new ArrayList<>();
     for (JsonNode each : JSON.readTree(source.head().neighbours())) {
       Frequency.ofMegahertz(each.path("mhz").asString("")).ifPresent(at -> all.add(new Neighbour(each.path("who").asString(""), at, Optional.empty(),
           Tone.parse(each.path("tone").asString("")))));
     }
     context.where().area().filter(Circle.class::isInstance).ifPresent(area -> all.addAll(repeaters.near(((Circle) area).centre())));
-    return all.isEmpty() ? context : context.beside(new Neighbours(all));
+    return all;
   }
 
   /** What a list is held against was checked when it was entered; what was entered before it was checked so far is told, not guessed. */
@@ -182,7 +187,9 @@ class Audits {
 
   /** What a list is held against, radios aside, as a file; roster says who of it carries the list. */
   String contextFile(Source source, List<RosterHolder> roster) {
-    return placed(source).file(today(), roster, source.head().overlay());
+    Context placed = placed(source);
+    List<Neighbour> near = neighbours(source, placed.at(today(), roster, source.head().overlay(), "[]", rulebooks.of(rulebook(source))));
+    return placed.file(today(), roster, source.head().overlay(), near);
   }
 
   private static ChannelList list(ListStore.Head head, List<ListStore.Stored> stored) {

@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import org.wache.audit.AuditContext;
+import org.wache.audit.Neighbour;
 import org.wache.exchange.ContextFile;
 import org.wache.exchange.FileProblem;
 import org.wache.licence.Holder;
@@ -60,8 +61,15 @@ final class Context {
   }
 
   /** The whole of it as a context file, radios aside. */
-  String file(LocalDate day, List<RosterHolder> roster, String overlay) {
-    return JSON.writeValueAsString(whole(roster, overlay).put("on", day.toString()));
+  String file(LocalDate day, List<RosterHolder> roster, String overlay, List<Neighbour> near) {
+    ObjectNode whole = whole(roster, overlay).put("on", day.toString());
+    ArrayNode neighbours = near.isEmpty() ? null : whole.putArray("neighbours");
+    for (Neighbour each : near) {
+      ObjectNode one = neighbours.addObject().put("name", each.name()).put("mhz", each.frequency().megahertz());
+      each.input().ifPresent(input -> one.put("inputMhz", input.megahertz()));
+      each.tone().ifPresent(tone -> one.put("tone", tone.text()));
+    }
+    return JSON.writeValueAsString(whole);
   }
 
   private ObjectNode whole(List<RosterHolder> roster, String overlay) {

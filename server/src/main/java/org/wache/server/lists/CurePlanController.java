@@ -4,12 +4,16 @@ import java.security.Principal;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import org.wache.audit.Audit;
 import org.wache.audit.CurePlan;
+import org.wache.audit.Verdict;
 import org.wache.channel.Channel;
+import org.wache.licence.Holder;
 import org.wache.channel.Difference;
 import org.wache.server.accounts.WhoAsks;
 
@@ -33,8 +37,8 @@ class CurePlanController {
       Map<String, String> after, List<String> differences, List<String> labels, String verdictBefore,
       String verdictAfter) {}
 
-  /** An entry that stays as it is. */
-  record Uncured(long entry, String number, String name) {}
+  /** An entry that stays as it is, and those of its carriers who may key it all the same: no cure of the list silences them. */
+  record Uncured(long entry, String number, String name, List<String> may) {}
 
   @GetMapping("/api/lists/{list}/cures")
   ProposedCures cures(Principal principal, @PathVariable long list, @RequestParam(defaultValue = "false") boolean queries) {
@@ -42,9 +46,15 @@ class CurePlanController {
     CurePlan plan = CurePlan.of(audited.audit(),
         queries ? CurePlan.Scope.HOLDS_AND_QUERIES : CurePlan.Scope.HOLDS);
     List<ProposedCure> cures = plan.steps().stream().map(step -> cure(audited.stored().get(step.position()), step)).toList();
-    List<Uncured> left = plan.left().stream().map(i -> audited.stored().get(i))
-        .map(each -> new Uncured(each.id(), each.channel().number(), each.channel().name())).toList();
+    List<Uncured> left = plan.left().stream().map(i -> new Uncured(audited.stored().get(i).id(), audited.stored().get(i).channel().number(),
+        audited.stored().get(i).channel().name(), may(audited.audit(), i))).toList();
     return new ProposedCures(cures, left, DeskWriter.counts(audited.audit()), DeskWriter.counts(plan.after()));
+  }
+
+  private static List<String> may(Audit audit, int position) {
+    List<Holder> holders = audit.auditor().context().holders();
+    return audit.entry(position).channel().transmit().isEmpty() ? List.of() : IntStream.range(0, holders.size())
+        .filter(i -> audit.judgement(position, i).verdict() != Verdict.HOLD).mapToObj(i -> holders.get(i).name()).toList();
   }
 
   private static ProposedCure cure(ListStore.Stored stored, CurePlan.Step step) {

@@ -111,7 +111,7 @@ final class DeskWriter {
     Auditor auditor = audit.auditor();
     Remedies remedies = new Remedies(audit, position);
     List<Views.FindingView> findings = Told.of(auditor, entry).stream()
-        .map(told -> finding(told, remedies)).toList();
+        .map(told -> finding(auditor, told, remedies)).toList();
     List<Views.HolderVerdict> holders = holders(audit, position);
     return new Views.Dossier(slip(audit, position, stored), holders, findings);
   }
@@ -140,10 +140,11 @@ final class DeskWriter {
         + by.callSign().map(call -> " (" + call + ")").orElse("");
   }
 
-  static Views.FindingView finding(Told told, Remedies remedies) {
+  static Views.FindingView finding(Auditor auditor, Told told, Remedies remedies) {
     Finding finding = told.finding();
     RulePage page = PAGES.get(finding.slug());
-    return new Views.FindingView(finding.slug().text(), page.title(), page.meaning(),
+    String there = auditor.context().edition().country().ruleNotes().get(finding.slug().text());
+    return new Views.FindingView(finding.slug().text(), page.title(), there == null ? page.meaning() : page.meaning() + " " + there,
         finding.holds() ? "hold" : "query", told.holders(), finding.message(),
         sum(finding), finding.source(),
         remedies.of(finding).stream().map(DeskWriter::cure).toList(), finding.advice());

@@ -149,7 +149,7 @@ class FitController {
     Audit audit = columns.get(column).audit();
     Remedies remedies = new Remedies(audit, position);
     List<Views.FindingView> findings = Told.of(audit.auditor(), audit.entry(position)).stream()
-        .filter(told -> told.finding().radio().isPresent()).map(told -> DeskWriter.finding(told, remedies)).toList();
+        .filter(told -> told.finding().radio().isPresent()).map(told -> DeskWriter.finding(audit.auditor(), told, remedies)).toList();
     char letter = letter(audit.entry(position), about(audit, position));
     return new FitReason(switch (letter) {
       case 'h' -> "hold";

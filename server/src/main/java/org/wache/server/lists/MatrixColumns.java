@@ -72,6 +72,9 @@ final class MatrixColumns {
     Map<String, Holder> holders = new LinkedHashMap<>();
     holders.put(NOBODY, new Holder(NOBODY, List.of()));
     for (Service service : edition.services()) {
+      if (service.traits().terms().aboardOnly()) {
+        continue; // no licence that somebody of a club could be asked for
+      }
       if (service.traits().licence() == LicenceKind.PLAIN) {
         holders.put(service.title(), named(service.title(), LicenceWords.holder(service.id(), edition)));
       } else if (service.traits().licence() == LicenceKind.CLASS) {

@@ -165,7 +165,7 @@ class PaperController {
     file.parts().forEach(part -> part.context().holders().forEach(holder -> holder.licences().stream().filter(each -> each.service().equals(amateur.id()))
         .map(Licence::licenceClass).flatMap(Optional::stream).forEach(classes::add)));
     Map<List<List<String>>, List<String>> alike = new LinkedHashMap<>(); // classes that have the same edges share a table
-    classes.forEach(each -> alike.computeIfAbsent(edges(amateur, each, bands), any -> new ArrayList<>()).add(Words.capital(each)));
+    classes.forEach(each -> alike.computeIfAbsent(edges(edition, amateur, each, bands), any -> new ArrayList<>()).add(Words.capital(each)));
     List<TableSheet.Table> tables = alike.entrySet().stream().map(each -> new TableSheet.Table(Words.list(each.getValue()), new float[] {14, 46, 20, 20},
         List.of("Band", "Sending", "#From, MHz", "#To, MHz"), each.getKey())).toList();
     return pdf(file, "edges", TableSheet.write(false, "Band edges", "For " + file.list() + ", release " + file.number() + ": the bands that it uses, by the classes that"
@@ -174,10 +174,10 @@ class PaperController {
   }
 
   /** The edges of a class; what may be sent between the same edges stands in one row. */
-  private static List<List<String>> edges(BandService amateur, String licenceClass, Set<String> bands) {
+  private static List<List<String>> edges(Edition edition, BandService amateur, String licenceClass, Set<String> bands) {
     int held = amateur.traits().classIndex(licenceClass);
     Map<EdgeRow, List<String>> kinds = new TreeMap<>(Comparator.comparingLong((EdgeRow row) -> row.low()).thenComparingLong(EdgeRow::high));
-    EmissionKind.ALL.forEach(kind -> EdgeTable.of(amateur, held, kind.bits(), bands, EDGE_SLOTS).slots().forEach(slot ->
+    EmissionKind.ALL.forEach(kind -> EdgeTable.of(amateur, edition.plan(), held, kind.bits(), bands, EDGE_SLOTS).slots().forEach(slot ->
         kinds.computeIfAbsent(new EdgeRow(slot.band(), slot.span().low(), slot.span().high()), any -> new ArrayList<>()).add(kind.title())));
     return kinds.entrySet().stream().map(each -> List.of(each.getKey().band(), String.join(", ", each.getValue()), Frequency.megahertz(each.getKey().low()),
         Frequency.megahertz(each.getKey().high()))).toList();

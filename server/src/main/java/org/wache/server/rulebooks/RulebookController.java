@@ -124,7 +124,8 @@ class RulebookController {
   record Edges(String edition, String licenceClass, List<EdgeSlot> slots, List<EdgeSlot> left, List<String> channelised,
       String text) {}
 
-  record EdgeSlot(int number, String band, long low, long high) {}
+  /** A slot: where the dial may stand, and the edges that the whole signal stays inside. */
+  record EdgeSlot(int number, String band, long low, long high, long edgeLow, long edgeHigh) {}
 
   @GetMapping("/api/rulebook/edges")
   Edges edges(@RequestParam(name = "class") String licenceClass, @RequestParam List<String> send,
@@ -141,9 +142,9 @@ class RulebookController {
   ResponseEntity<byte[]> edgesFile(@RequestParam(name = "class") String licenceClass, @RequestParam List<String> send,
       @RequestParam(defaultValue = "") List<String> bands, @RequestParam(defaultValue = "20") int slots,
       @RequestParam Optional<String> rulebook, @RequestParam Optional<LocalDate> on) {
-    StringBuilder text = new StringBuilder("slot,low_mhz,high_mhz,band\r\n");
+    StringBuilder text = new StringBuilder("slot,dial_low_mhz,dial_high_mhz,band\r\n");
     table(editions.on(rulebook, on), licenceClass, send, bands, slots).slots().forEach(slot -> text.append(slot.number()).append(',')
-        .append(Frequency.megahertz(slot.span().low())).append(',').append(Frequency.megahertz(slot.span().high()))
+        .append(Frequency.megahertz(slot.dial().low())).append(',').append(Frequency.megahertz(slot.dial().high()))
         .append(',').append(slot.band()).append("\r\n"));
     String name = "band-edges-" + licenceClass.replaceAll("[^a-z]", "") + ".csv";
     return ResponseEntity.ok()
@@ -169,11 +170,11 @@ class RulebookController {
     }
     Set<String> wanted = new HashSet<>(bands);
     wanted.removeIf(String::isBlank);
-    return EdgeTable.of(amateur, held, bits, wanted, slots);
+    return EdgeTable.of(amateur, edition.plan(), held, bits, wanted, slots);
   }
 
   private static EdgeSlot slot(EdgeTable.Slot slot) {
-    return new EdgeSlot(slot.number(), slot.band(), slot.span().low(), slot.span().high());
+    return new EdgeSlot(slot.number(), slot.band(), slot.dial().low(), slot.dial().high(), slot.span().low(), slot.span().high());
   }
 
   /** The tone charts. */
