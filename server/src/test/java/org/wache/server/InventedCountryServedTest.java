@@ -47,7 +47,7 @@ class InventedCountryServedTest {
       assertThat(desk.path("slips").path(3).path("cure").path("label").asString()).isEqualTo("Use 161.250 MHz");
       long entry = desk.path("slips").path(0).path("id").asLong();
       for (String path : List.of("/entries/" + entry, "/export.csv", "/export.json", "/versions", "/cures", "/matrix", "/matrix?by=class", "/matrix/" + entry + "?by=class&column=1",
-          "/fit", "/directory", "/directory/news", "/aside", "/bench-plan", "/site", "/clear-channels", "/abroad?rulebook=us", "/gate")) {
+          "/fit", "/directory", "/directory/news", "/aside", "/site", "/clear-channels", "/abroad?rulebook=us", "/gate")) {
         HttpResponse<String> answer = who.get("/api/lists/" + list + path);
         assertThat(answer.statusCode()).as("%s: %s", path, answer.body()).isEqualTo(200);
         boolean others = path.startsWith("/directory") || path.startsWith("/abroad"); // a directory's own words, and those of the country visited
