@@ -4,6 +4,7 @@ import { api, data, type Schemas } from '../api/client';
 import { Chip } from '../ui/Chip';
 import { megahertz } from '../ui/Megahertz';
 import { Notice } from '../ui/Notice';
+import { PlanLane } from './PlanLane';
 
 const START = '20 m';
 
@@ -73,18 +74,7 @@ export function ChartView({ group, rulebook }: { group?: number; rulebook: strin
         ))}
         <section aria-label="Band plan" className="flex items-stretch">
           <h3 className="w-28 shrink-0 pt-0.5 font-semibold">Band plan</h3>
-          <div className="border-line relative h-9 grow border-y">
-            {plan.map((row) => (
-              <div
-                key={`${row.low} ${row.high} ${row.words}`}
-                className={`absolute top-1 h-7 overflow-hidden border-l px-1 text-[12px] leading-7 text-ellipsis whitespace-nowrap ${row.local ? 'border-accent bg-accent-wash z-[1]' : 'border-edge bg-sunk'}`}
-                style={place(band, row)}
-                title={`${megahertz(row.low)}–${megahertz(row.high)} MHz: ${row.words}${row.local ? ' (the group’s own row)' : ''}`}
-              >
-                {row.high > row.low && row.words}
-              </div>
-            ))}
-          </div>
+          <PlanLane band={band} rows={plan} />
         </section>
       </div>
       <details>

@@ -146,6 +146,11 @@ public record FrequencyFacts(Frequency frequency, Optional<Whose> whose, List<Se
         + each.power().map(limit -> ", at most " + limit.watts() + " " + limit.measure().words()).orElse("") + ".", edition.cite(each.source()))));
   }
 
+  private static String who(Service service) {
+    return service.traits().terms().aboard().map(where -> "Who is " + where)
+        .orElse(service.traits().needsLicence() ? service.title() + " licence" : "Everyone, without a licence");
+  }
+
   private static List<Term> bands(Edition edition, BandService service, Frequency frequency, List<Note> notes) {
     service.repeaterBan(frequency).map(Ban::source)
         .ifPresent(source -> notes.add(new Note("No repeater may receive or transmit here.", edition.cite(source))));
@@ -157,7 +162,7 @@ public record FrequencyFacts(Frequency frequency, Optional<Whose> whose, List<Se
     int before = 0;
     if (service.traits().classes().isEmpty()) {
       int bits = service.grantsAt(frequency).stream().mapToInt(Grant::allow).reduce(0, (a, b) -> a | b);
-      String who = service.traits().needsLicence() ? service.title() : "Everyone, without a licence";
+      String who = who(service);
       terms.add(new Term(who, Words.contents(bits), power(service.powerLimits(0, Mode.AM.emission(), frequency)), width(service, frequency),
           edition.cite(service.grantsAt(frequency).get(0).source())));
     }
@@ -213,7 +218,7 @@ public record FrequencyFacts(Frequency frequency, Optional<Whose> whose, List<Se
     if (!channel.repeaters()) {
       notes.add(new Note("No repeaters.", edition.cite(service.traits().repeaterSource())));
     }
-    String who = service.traits().needsLicence() ? service.title() + " licence" : "Everyone, without a licence";
+    String who = who(service);
     String sideband = channel.sidebandPower().map(limit -> "; single sideband " + power(List.of(limit))).orElse("");
     return List.of(new Term(who, Words.contents(channel.allow()), power(channel.power().stream().toList()) + sideband,
         Frequency.kilohertz(channel.width().hertz()) + " kHz", edition.cite(channel.source())));

@@ -15,17 +15,22 @@ import org.wache.signal.Mode;
  * @param uses where uses other than direct and repeater are allowed
  * @param sets what certified sets of the service send in a mode, where that differs from what the mode usually stands for
  * @param mixtureSource section that names the designators of voice without combinations of voice and data; empty when none does
- * @param aboardOnly whether only those aboard a vessel or an aircraft may use it, and it cannot be licensed by others
+ * @param aboard where one has to be to use it, such as aboard a vessel: it cannot be licensed by others; empty for ordinary services
  * @param renewalDays how many days before its end a licence may be renewed; 0 where it is not known
  */
 public record FurtherTerms(List<Condition> conditions, List<HeightLimit> heights, List<SpecialUse> uses, Map<Mode, Emission> sets,
-    String mixtureSource, boolean aboardOnly, int renewalDays) {
+    String mixtureSource, Optional<String> aboard, int renewalDays) {
 
   public FurtherTerms {
     conditions = List.copyOf(conditions);
     heights = List.copyOf(heights);
     uses = List.copyOf(uses);
     sets = Map.copyOf(sets);
+  }
+
+  /** Whether only those aboard a vessel or an aircraft may use it. */
+  public boolean aboardOnly() {
+    return aboard.isPresent();
   }
 
   /** The conditions that hold for a frequency and contents, in the order of the file. */

@@ -228,7 +228,7 @@ public final class RulebookReader {
       sets.put(Mode.parse(each.text("mode")).orElseThrow(() -> each.problem("mode", "a mode such as FM")),
           Emission.parse(each.text("emission")).orElseThrow(() -> each.problem("emission", "a designator such as 8K00F3E")));
     }
-    return new FurtherTerms(conditions, heights, uses, sets, row.text("mixture_source", ""), row.flag("aboard_only"), row.has("renewal_days") ? (int) row.number("renewal_days") : 0);
+    return new FurtherTerms(conditions, heights, uses, sets, row.text("mixture_source", ""), row.optional("aboard"), row.has("renewal_days") ? (int) row.number("renewal_days") : 0);
   }
 
   private static List<BandService.ContentLimit> widths(Row row) {

@@ -64,7 +64,7 @@ class FrequencyFactsTest {
   void nobodysFrequencySaysWhoseItIs() {
     FrequencyFacts facts = at("121.500");
     assertThat(facts.services()).singleElement().satisfies(aboard -> {
-      assertThat(aboard.title()).isEqualTo("Aboard an aircraft");
+      assertThat(aboard.title()).isEqualTo("Aircraft VHF");
       assertThat(aboard.notes()).extracting(FrequencyFacts.Note::words).contains("For emergencies and distress only.");
     });
     assertThat(at("162.550").services()).isEmpty();

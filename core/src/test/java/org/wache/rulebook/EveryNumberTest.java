@@ -34,7 +34,7 @@ class EveryNumberTest {
   private static final List<String> WORDS = List.of("source", "name", "say", "id", "title", "band", "pattern", "part", "parts", "restricted_source", "emission_source",
       "channel_source", "repeater_source", "width_source", "renewal_source", "edge_source", "note", "alias", "examples", "names", "words", "code", "sections", "whose", "why",
       "purpose", "restricted", "class_sections", "mixture_source", "elsewhere_source", "am_width_source", "calling", "duty_source", "coax_source", "usual_band", "emission",
-      "counts_as", "regions", "rule_notes");
+      "counts_as", "regions", "rule_notes", "aboard");
 
   /** Each with files of its own. */
   private static final int WALKERS = 2;

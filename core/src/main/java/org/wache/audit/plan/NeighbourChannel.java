@@ -23,6 +23,8 @@ import org.wache.signal.Tone;
 public final class NeighbourChannel implements RouteRule {
 
   private static final int OFFERED = 2;
+  /** Lower tones take decoders longer, and lie nearer to hum: tenths of hertz. Common practice, no source. */
+  private static final int LOWEST_OFFERED = 885;
 
   @Override
   public Slug slug() {
@@ -79,7 +81,7 @@ public final class NeighbourChannel implements RouteRule {
       return List.of();
     }
     List<Optional<Tone>> taken = route.entry().context().neighbours().on(route.transmit()).stream().map(Neighbour::tone).toList();
-    return route.entry().tones().ctcss().stream().filter(tone -> !taken.contains(Optional.of((Tone) tone)) && !tone.equals(route.entry().tones().factoryDefault()))
+    return route.entry().tones().ctcss().stream().filter(tone -> tone.tenths() >= LOWEST_OFFERED && !taken.contains(Optional.of((Tone) tone)) && !tone.equals(route.entry().tones().factoryDefault()))
         .limit(OFFERED).map(tone -> new Change("Use the tone " + tone.text(), Map.of(Field.TX_TONE, tone.text(), Field.RX_TONE, tone.text()))).toList();
   }
 }
