@@ -78,7 +78,7 @@ public final class Remedies {
       }
     }
     boolean ofEntry = finding.radio().isEmpty() && before.own().stream().anyMatch(each -> same(each, finding));
-    if (!ofEntry && finding.holds() && concerned.stream().allMatch(i -> after.judgements().get(i).verdict() == Verdict.HOLD)) {
+    if (!ofEntry && concerned.stream().allMatch(i -> after.judgements().get(i).verdict() == Verdict.HOLD)) {
       return false; // nobody could key it any more than before
     }
     for (int i : concerned) {

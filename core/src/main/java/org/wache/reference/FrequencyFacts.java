@@ -59,7 +59,9 @@ public record FrequencyFacts(Frequency frequency, Optional<Whose> whose, List<Se
 
   /** Looks a frequency up. */
   public static FrequencyFacts at(Edition edition, Frequency frequency) {
-    Optional<Whose> whose = edition.allocation(frequency).map(row -> whose(edition, row));
+    // Where a service is open to clubs, the coarse words of a table that is not would contradict it.
+    boolean open = !edition.ashoreAt(frequency).isEmpty();
+    Optional<Whose> whose = edition.allocation(frequency).filter(row -> row.licensable() || !open).map(row -> whose(edition, row));
     List<Service> there = edition.servicesAt(frequency);
     List<ServiceTerms> services = there.stream().map(service -> terms(edition, service, frequency)).toList();
     List<Pair> partners = new ArrayList<>();

@@ -69,7 +69,7 @@ class FindingTextsTest {
             "146.550 MHz needs an amateur licence (Technician or higher); the holder has none.",
             "146.550 MHz; inside 144.000–148.000 MHz: Amateur", "47 CFR Part 97"),
         Arguments.of("amateur:extra", "rx_mhz=121.500 tx_mhz=121.500 mode=AM power_w=5", "no-service",
-            "121.500 MHz belongs to aircraft emergency: safety of life: never transmit.",
+            "121.500 MHz is for aircraft emergency: safety of life, never transmit.",
             "121.500 MHz; inside 121.500 MHz: aircraft emergency", "47 CFR 2.106"),
         Arguments.of("amateur:technician", "rx_mhz=146.940 tx_mhz=147.540 mode=FM power_w=5 tx_tone=100.0",
             "offset-unusual", "Offset +600 kHz: usual there is −600 kHz.",

@@ -45,6 +45,6 @@ public final class NoService implements StrandedRule {
   }
 
   private static String belongs(Allocation row) {
-    return "belongs to " + row.whose() + (row.whose().contains(row.say()) ? "" : ": " + row.say());
+    return "is for " + row.whose() + (row.whose().contains(row.say()) ? "" : ": " + row.say());
   }
 }

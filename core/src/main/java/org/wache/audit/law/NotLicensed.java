@@ -49,7 +49,8 @@ public final class NotLicensed implements StrandedRule {
     }
     String needs = licensed.isEmpty() ? allocation.get().whose() + ": " + allocation.get().say()
         : "needs " + String.join(" or ", licensed.stream().map(service -> needed(service, entry)).toList());
-    String whose = licensed.isEmpty() || allocation.isEmpty() ? "" : " (" + allocation.get().whose() + ")";
+    boolean banded = licensed.stream().anyMatch(BandService.class::isInstance); // the coarse table knows nothing of their bands
+    String whose = licensed.isEmpty() || allocation.isEmpty() || banded ? "" : " (" + allocation.get().whose() + ")";
     return List.of(Finding.hold(Slug.NOT_LICENSED)
         .message("%s%s %s; the holder has none.", transmit, whose, needs)
         .working(() -> working(licensed, allocation, transmit))

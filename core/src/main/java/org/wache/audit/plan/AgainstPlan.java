@@ -79,7 +79,7 @@ public final class AgainstPlan implements RouteRule {
     Frequency heard = route.on().receive().orElseThrow();
     return Finding.query(Slug.PLAN_USE, route)
         .message("Hears the satellite segment at %s and talks on %s, which lies in no satellite segment: no satellite listens there.", heard, route.transmit())
-        .working(() -> Sum.of(route.transmit(), "talks on").limit(route.receiveRows().get(0).span().toString(), "MHz", "satellites, heard"))
+        .working(() -> Sum.of(route.transmit(), "talks on").limit(route.receiveRows().get(0).span().toString(), "", "satellites, heard"))
         .source(route.entry().plan().source())
         .cures(() -> Cures.orListen(List.of()));
   }
@@ -149,10 +149,11 @@ public final class AgainstPlan implements RouteRule {
     if (row.uses().contains(PlanUse.SATELLITE)) {
       return Cures.orListen(cures); // no other mode makes a station in orbit of it
     }
-    if (row.uses().contains(PlanUse.REPEATER_OUTPUT)) {
+    boolean carried = route.emission().is(Content.FM) || route.emission().is(Content.DIGITAL_VOICE); // what repeaters carry
+    if (carried && row.uses().contains(PlanUse.REPEATER_OUTPUT)) {
       row.offsets().forEach(offset -> cures.add(Cures.pair("Set the offset " + Words.offset(offset), transmit,
           transmit.plus(offset))));
-    } else if (row.uses().contains(PlanUse.REPEATER_INPUT)) {
+    } else if (carried && row.uses().contains(PlanUse.REPEATER_INPUT)) {
       output(route, transmit).ifPresent(receive -> cures.add(Cures.pair("Hear the output " + receive, receive,
           transmit)));
     }

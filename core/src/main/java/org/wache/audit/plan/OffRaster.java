@@ -16,6 +16,7 @@ import org.wache.audit.Sum;
 import org.wache.audit.Words;
 import org.wache.rulebook.AuthorisedService;
 import org.wache.rulebook.PlanRow;
+import org.wache.rulebook.PlanUse;
 import org.wache.rulebook.Raster;
 import org.wache.signal.Content;
 import org.wache.signal.Frequency;
@@ -84,6 +85,8 @@ public final class OffRaster implements RouteRule {
 
   /** A wider gap is a stretch of which the plan says nothing. */
   private static final long WIDEST_GAP = 100_000;
+  /** A single frequency of the plan so near may be what was meant. */
+  private static final long NEAR = 10_000;
 
   /** In a gap of the plan between two of its ranges, where a raster is known: no channel of either. */
   private static List<Finding> between(Route route, Frequency judged) {
@@ -94,8 +97,8 @@ public final class OffRaster implements RouteRule {
     }
     List<Raster> rasters = around.stream().flatMap(row -> rasters(row, route.entry().context().houseRules().twoMetreRasterKhz()).stream()).distinct().toList();
     return List.of(Finding.query(Slug.OFF_RASTER, route)
-        .message(() -> judged + " lies in no part of the plan: " + String.join(", ", around.stream().map(row -> row.words()
-            + (row.span().high() < judged.hertz() ? " end at " + Frequency.megahertz(row.span().high()) : " begin at " + Frequency.megahertz(row.span().low()))).toList()) + ".")
+        .message(() -> judged + " lies in no part of the plan: between " + around.get(0).words() + " (to " + Frequency.megahertz(around.get(0).span().high()) + ") and "
+            + around.get(1).words() + " (from " + Frequency.megahertz(around.get(1).span().low()) + ").")
         .working(() -> working(judged, rasters))
         .source(route.entry().plan().source(around.get(0)))
         .cures(() -> into(route, judged, around)));
@@ -104,6 +107,9 @@ public final class OffRaster implements RouteRule {
   /** The nearest channels of the parts around. */
   private static List<Change> into(Route route, Frequency judged, List<PlanRow> around) {
     List<Change> cures = new ArrayList<>();
+    route.entry().plan().rows().stream().filter(row -> row.span().length() == 0 && row.uses().contains(PlanUse.FM_SIMPLEX) && !route.on().isPair()
+            && Math.abs(row.span().low() - judged.hertz()) <= NEAR)
+        .forEach(row -> cures.add(Cures.moved("Use " + new Frequency(row.span().low()), route.on(), new Frequency(row.span().low()))));
     for (PlanRow row : around) {
       Raster raster = rasters(row, route.entry().context().houseRules().twoMetreRasterKhz()).get(0);
       long nearest = raster.nearest(judged.hertz());
