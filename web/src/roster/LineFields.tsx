@@ -78,6 +78,14 @@ export function LineFields({ line, onChange, onRemove }: Props) {
         value={line.units}
         onChange={(units) => set({ units: units === null ? null : Math.round(units) })}
       />
+      <Field
+        className="w-[5.2rem]"
+        label="Class"
+        mono
+        maxLength={4}
+        value={line.stationClass ?? ''}
+        onChange={(text) => set({ stationClass: text === '' ? null : text.toUpperCase() })}
+      />
       <Choice
         label="Area"
         value={kind}

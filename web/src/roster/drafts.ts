@@ -23,6 +23,7 @@ export const NEW_LINE: Line = {
   erpW: null,
   units: null,
   area: null,
+  stationClass: null,
 };
 
 /** The parts of a party that can be changed. */

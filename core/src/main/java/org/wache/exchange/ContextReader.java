@@ -13,6 +13,7 @@ import org.wache.audit.Neighbour;
 import org.wache.licence.AuthorisationLine;
 import org.wache.licence.Holder;
 import org.wache.licence.Licence;
+import org.wache.licence.StationClass;
 import org.wache.place.Area;
 import org.wache.place.Box;
 import org.wache.place.Circle;
@@ -81,7 +82,9 @@ final class ContextReader {
     Frequency frequency = line.text("mhz").flatMap(Frequency::ofMegahertz).orElseThrow(() -> line.problem("mhz", "a frequency in MHz such as \"451.8000\""));
     Emission emission = line.text("emission").flatMap(Emission::parse).orElseThrow(() -> line.problem("emission", "a designator such as \"11K2F3E\""));
     Optional<Area> area = line.has("area") ? Optional.of(area(line.object("area"))) : Optional.empty();
-    return new AuthorisationLine(frequency, emission, watts(line, "outputW"), watts(line, "erpW"), line.whole("units", 1, MOST_UNITS), area);
+    Optional<StationClass> station = line.text("stationClass").map(text -> StationClass.parse(text).orElseThrow(() -> line.problem("stationClass",
+        "a class of station that begins with FB (base, repeater), FX (fixed) or MO (mobile)")));
+    return new AuthorisationLine(frequency, emission, watts(line, "outputW"), watts(line, "erpW"), line.whole("units", 1, MOST_UNITS), area, station);
   }
 
   private static Optional<Watts> watts(Part line, String key) {

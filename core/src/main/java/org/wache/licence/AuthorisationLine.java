@@ -16,6 +16,7 @@ import org.wache.signal.Watts;
  * @param erp highest effective radiated power
  * @param units how many radios, when limited
  * @param area where; empty for nationwide
+ * @param station the class of station, when the line says it
  */
 public record AuthorisationLine(Frequency frequency, Emission emission, Optional<Watts> output, Optional<Watts> erp,
-    OptionalInt units, Optional<Area> area) {}
+    OptionalInt units, Optional<Area> area, Optional<StationClass> station) {}

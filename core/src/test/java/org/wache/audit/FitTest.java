@@ -90,7 +90,7 @@ class FitTest {
   private static Holder fleet() {
     return new Holder("fleet", List.of(new Licence("land-mobile", Optional.empty(), Optional.of("WZZB202"), Optional.empty(),
         List.of(new AuthorisationLine(Frequency.ofMegahertz("451.8").orElseThrow(), Emission.of("11K2F3E"),
-            Optional.of(new Watts(5)), Optional.of(new Watts(5)), OptionalInt.of(20), Optional.empty())))));
+            Optional.of(new Watts(5)), Optional.of(new Watts(5)), OptionalInt.of(20), Optional.empty(), Optional.empty())))));
   }
 
   private static Channel entry(String text) {

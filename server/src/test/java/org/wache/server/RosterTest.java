@@ -61,7 +61,19 @@ class RosterTest {
     });
     JsonNode firm = named("Tern Ferry and Orchard").path("licences").path(0);
     assertThat(firm.path("lines").path(0).path("area").path("radiusKm").asDouble()).isEqualTo(40);
+    assertThat(firm.path("lines").valueStream().map(line -> line.path("stationClass").asString())).contains("MO", "FB2");
     assertThat(roster.path("services")).anySatisfy(each -> assertThat(each.path("byLine").asBoolean()).isTrue());
+  }
+
+  @Test
+  void aLineKeepsItsClassOfStationAndOneThatIsNoneIsToldWithItsPlace() {
+    String line = "{\"service\":\"land-mobile\",\"licenceClass\":null,\"callSign\":\"WZZB299\",\"granted\":null,\"expires\":null,\"lines\":[{\"mhz\":\"451.800\","
+        + "\"emission\":\"11K2F3E\",\"outputW\":5,\"erpW\":null,\"units\":null,\"area\":null,\"stationClass\":\"%s\"}]}";
+    JsonNode made = added("Repeater keepers", line.formatted("FB2"));
+    assertThat(made.path("licences").path(0).path("lines").path(0).path("stationClass").asString()).isEqualTo("FB2");
+    HttpResponse<String> none = who.post("/api/groups/" + who.group() + "/parties", party("Nobody's class", line.formatted("ZZ9")));
+    assertThat(none.statusCode()).as(none.body()).isEqualTo(422);
+    assertThat(none.body()).contains("stationClass", "FB (base, repeater)");
   }
 
   @Test

@@ -21,8 +21,10 @@ import org.wache.audit.Words;
 import org.wache.channel.Field;
 import org.wache.licence.AuthorisationLine;
 import org.wache.licence.Licence;
+import org.wache.licence.StationClass;
 import org.wache.place.Area;
 import org.wache.place.Circle;
+import org.wache.radio.Radio;
 import org.wache.rulebook.AuthorisedService;
 import org.wache.rulebook.Measure;
 import org.wache.rulebook.PowerLimit;
@@ -117,6 +119,7 @@ public final class OutsideAuthorisation implements RouteRule {
     erp(route, line).ifPresent(failures::add);
     place(route, line).ifPresent(failures::add);
     units(route, line).ifPresent(failures::add);
+    station(route, line).ifPresent(failures::add);
     return failures;
   }
 
@@ -197,6 +200,28 @@ public final class OutsideAuthorisation implements RouteRule {
     return Optional.of(new Failure("the place: it is " + distance + " km from the middle of an area of " + radius + " km"
         + (reach.isEmpty() ? "" : ", and reaches " + reach + " km further"),
         all.limit(radius, "km", "radius of the area"), List.of()));
+  }
+
+  /** The class of station: what a base has may not go into a hand, and the other way round. Without a radio it is taken for a mobile's. */
+  private static Optional<Failure> station(Route route, AuthorisationLine line) {
+    if (line.station().isEmpty()) {
+      return Optional.empty();
+    }
+    StationClass station = line.station().get();
+    String says = ": the line's " + station.code() + " is for " + station.kind().words();
+    List<Radio> radios = route.entry().context().radios().stream().filter(radio -> radio.talksOn(route.on()).isPresent()).toList();
+    List<Radio> others = radios.stream().filter(radio -> takes(station, radio).filter(takes -> !takes).isPresent()).toList();
+    if (!others.isEmpty()) {
+      Radio first = others.get(0);
+      return Optional.of(new Failure("a " + first.model().kind().orElseThrow().words() + " (" + first.name() + ")" + says, Sum.NONE, List.of()));
+    }
+    boolean told = !radios.isEmpty() && radios.stream().allMatch(radio -> takes(station, radio).isPresent());
+    return told || station.kind() == StationClass.Kind.MOBILE ? Optional.empty()
+        : Optional.of(new Failure("the radios that carry it" + says, Sum.NONE, List.of(), false));
+  }
+
+  private static Optional<Boolean> takes(StationClass station, Radio radio) {
+    return radio.model().kind().flatMap(station.kind()::takes);
   }
 
   private static Optional<Failure> units(Route route, AuthorisationLine line) {

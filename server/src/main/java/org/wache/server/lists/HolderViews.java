@@ -25,7 +25,7 @@ final class HolderViews {
     Optional<Integer> units = line.units().isPresent() ? Optional.of(line.units().getAsInt()) : Optional.empty();
     return new LicenceLine(line.frequency().megahertz(), line.emission().designator(),
         line.output().map(watts -> watts.value()), line.erp().map(watts -> watts.value()), units,
-        line.area().map(HolderViews::area));
+        line.area().map(HolderViews::area), line.station().map(station -> station.code()));
   }
 
   private static PlaceArea area(Area area) {

@@ -75,6 +75,7 @@ public final class PapersJson {
     line.erpW().ifPresent(watts -> to.put("erpW", watts));
     line.units().ifPresent(units -> to.put("units", units));
     line.area().ifPresent(area -> write(to.putObject("area"), area));
+    line.stationClass().filter(text -> !text.isBlank()).ifPresent(text -> to.put("stationClass", text.trim()));
   }
 
   /** Writes an area into an object. */
@@ -107,7 +108,7 @@ public final class PapersJson {
   private static LicenceLine line(JsonNode node) {
     return new LicenceLine(node.path("mhz").asString(""), node.path("emission").asString(""), number(node, "outputW"),
         number(node, "erpW"), number(node, "units").map(Double::intValue),
-        node.hasNonNull("area") ? Optional.of(area(node.get("area"))) : Optional.empty());
+        node.hasNonNull("area") ? Optional.of(area(node.get("area"))) : Optional.empty(), text(node, "stationClass"));
   }
 
   /** Reads a stored area. */
