@@ -73,6 +73,8 @@ class InventedCountryServedTest {
         + "\"licenceClass\":\"islander\",\"callSign\":\"W1QRB\",\"granted\":null,\"expires\":null,\"lines\":[]}]}");
     assertThat(odd.statusCode()).as(odd.body()).isEqualTo(201);
     assertThat(odd.body()).contains("SK, a digit and three letters");
+    String made = "/api/parties/" + Browserless.json(odd).path("id").asLong() + "?version=1"; // this group's roster is empty, as others count on
+    assertThat(who.send("DELETE", made, null, null).statusCode()).isEqualTo(204);
   }
 
   @Test
