@@ -86,7 +86,7 @@ class PlansAndRulebookTest {
     assertThat(edges.path("slots")).hasSize(2);
     assertThat(edges.path("slots").path(1).path("low").asLong()).isEqualTo(14_225_000);
     assertThat(who.get("/api/rulebook/edges.csv?class=general&send=ssb,data&bands=20%20m&slots=5").body())
-        .isEqualTo("slot,low_mhz,high_mhz,band\r\n1,14.025,14.150,20 m\r\n2,14.225,14.350,20 m\r\n");
+        .isEqualTo("slot,dial_low_mhz,dial_high_mhz,band\r\n1,14.025,14.1471,20 m\r\n2,14.225,14.3471,20 m\r\n");
     assertThat(who.get("/api/rulebook/edges?class=king&send=ssb").body()).contains("There is no class");
     assertThat(who.get("/api/rulebook/edges?class=general&send=tea").body()).contains("no kind of emission");
     assertThat(who.get("/api/rulebook/edges?class=general&send=cw&slots=0").statusCode()).isEqualTo(422);
