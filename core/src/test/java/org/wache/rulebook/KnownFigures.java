@@ -210,6 +210,9 @@ final class KnownFigures {
       case "height" -> edition.service(word[1]).orElseThrow().traits().terms().height(at(word[2])).map(each -> String.valueOf(each.metres())).orElse("none");
       case "conditions" -> String.valueOf(edition.service(word[1]).orElseThrow().traits().terms().conditions(at(word[2]), -1).size());
       case "use" -> yes(use(edition, word[1]).allowed(at(word[2])));
+      case "useof" -> yes(edition.service(word[1]).orElseThrow().traits().terms().use(word[2]).orElseThrow().allowed(at(word[3])));
+      case "usepower" -> edition.service(word[1]).orElseThrow().traits().terms().use(word[2]).orElseThrow().power()
+          .map(limit -> String.valueOf(limit.watts().value())).orElse("none");
       case "useterms" -> use(edition, word[1]).power().map(limit -> String.valueOf(limit.watts().value())).orElse("none") + " "
           + use(edition, word[1]).elsewhere().map(limit -> String.valueOf(limit.hertz())).orElse("none");
       case "ban" -> yes(edition.planned().orElseThrow().repeaterBan(at(word[1])).isPresent());

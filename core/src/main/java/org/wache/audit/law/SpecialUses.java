@@ -15,7 +15,7 @@ import org.wache.rulebook.SpecialUse;
 import org.wache.signal.Frequency;
 import org.wache.signal.Span;
 
-/** Auxiliary stations, beacons, automatic data: each has parts of its own. */
+/** Auxiliary stations, links, beacons, automatic data: each has parts of its own. */
 final class SpecialUses {
 
   private SpecialUses() {}
@@ -72,7 +72,7 @@ final class SpecialUses {
       case "auxiliary" -> "auxiliary stations";
       case "beacon" -> "beacons";
       case "automatic" -> "automatically controlled data";
-      case "link" -> "links";
+      case "link" -> "links between fixed stations";
       default -> use;
     };
   }
