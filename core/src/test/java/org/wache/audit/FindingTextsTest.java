@@ -86,6 +86,9 @@ class FindingTextsTest {
         Arguments.of("amateur:technician", "rx_mhz=146.550 tx_mhz=146.550 mode=FM power_w=5 tx_tone=101.0",
             "tone-unknown", "CTCSS 101.0 is in no table of tones; nearest is CTCSS 100.0.",
             "101.0 Hz; limit 100.0 Hz", "common practice"),
+        Arguments.of("gmrs", "rx_mhz=462.5625 tx_mhz=462.5625 mode=FM power_w=4 use=link service=gmrs",
+            "channel-restricted", "462.5625 MHz (GMRS channel 1) is not for links between fixed stations.",
+            "462.5625 MHz; limit 467.550 MHz", "47 CFR 95.1763(c), 95.1767(a)"),
         Arguments.of("amateur:technician", "rx_mhz=146.550 tx_mhz=146.550 mode=FM power_w=5 tx_tone=D645",
             "tone-unknown", "DCS 645 is in no table of tones; the same on the air is DCS 526.", "", "common practice"));
   }

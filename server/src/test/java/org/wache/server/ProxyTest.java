@@ -137,7 +137,7 @@ class ProxyTest {
 
     String seenFrom() throws IOException {
       RawHttp.Answer answer = get("/api/account");
-      for (int i = 0; i < 20 && !answer.body().contains("\"address\":\"1"); i++) { // seen once: the session is not to be read yet
+      for (int i = 0; i < 20 && !answer.body().contains("\"address\":\"1"); i++) { // seen once on a busy machine: no address yet; why is not known
         Fleets.pause();
         answer = get("/api/account");
       }

@@ -51,7 +51,8 @@ final class SpecialUses {
       }
     }
     return use.only().stream().min(java.util.Comparator.comparingLong(span -> distance(span, route.transmit())))
-        .map(span -> sum.limit(span.toString(), "", "the nearest part for " + words(use.use()))).orElse(sum);
+        .map(span -> span.low() == span.high() ? sum.limit(new Frequency(span.low()), "the nearest channel for " + words(use.use()))
+            : sum.limit(span.toString(), "", "the nearest part for " + words(use.use()))).orElse(sum);
   }
 
   private static long distance(Span span, Frequency from) {
