@@ -77,16 +77,19 @@ class Tries implements Perishable {
     }
   }
 
-  /** Counts a try; how long to wait when it may not be looked at, and then it does not count. */
+  /**
+   * Counts a try; how long to wait when it may not be looked at, and then it does not count. A free try leaves the end of the last
+   * wait as it is: of two at one time the one that asked the clock first may be the second to be counted.
+   */
   @Transactional(propagation = Propagation.REQUIRES_NEW)
   public Duration take(What what) {
     OffsetDateTime now = now();
     boolean allowed = jdbc.sql("""
-            insert into sign_in_try as known (key, tries, blocked_until, last_at) values (:key, 1, :now, :now)
+            insert into sign_in_try as known (key, tries, blocked_until, last_at) values (:key, 1, :forgotten, :now)
             on conflict (key) do update set
               tries = case when known.last_at < :forgotten then 1 else known.tries + 1 end,
-              blocked_until = :now + make_interval(secs => case when known.last_at < :forgotten or known.tries < :free then 0
-                else least(:longest, power(2, least(known.tries - :free, 20))) end),
+              blocked_until = case when known.last_at < :forgotten or known.tries < :free then known.blocked_until
+                else :now + make_interval(secs => least(:longest, power(2, least(known.tries - :free, 20)))) end,
               last_at = :now
             where known.blocked_until <= :now
             returning tries
