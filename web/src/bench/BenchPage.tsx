@@ -31,7 +31,8 @@ export function BenchPage() {
     queryFn: () => data(api.GET('/api/groups/{group}/runs', { params: { path: { group: group!.id } } })),
   });
   const all = runs.data ?? [];
-  const beginning = run === undefined && (params.has('list') || params.has('new') || all.length === 0);
+  const beginning =
+    run === undefined && (params.has('list') || params.has('units') || params.has('new') || all.length === 0);
   const chosen = run === undefined ? all[0] : all.find((each) => String(each.id) === run);
   return (
     <div className="flex h-full flex-col">
@@ -104,6 +105,8 @@ export function BenchPage() {
               <NewRun
                 group={group.id}
                 list={params.get('list') ?? undefined}
+                units={params.get('units') ?? undefined}
+                whom={params.get('for') ?? undefined}
                 onStarted={(id) => void go(`/bench/${id}`)}
               />
             ) : chosen ? (

@@ -2,41 +2,60 @@ import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tansta
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, data, type Schemas } from '../api/client';
-import { inside, standing } from '../radios/state';
 import { useRadios } from '../radios/useRadios';
-import { useLists } from '../lists/useLists';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { Notice } from '../ui/Notice';
-import { VerdictMark } from '../ui/VerdictMark';
+import { useKept } from '../ui/useKept';
 import { callSign, CallSign } from './CallSign';
+import { fitting, missing, order, type Order, type Orders } from './orders';
+import { ModelRows } from './ModelRows';
 
 interface Props {
   group: number;
   list?: string;
+  units?: string;
+  whom?: string;
   onStarted: (run: number) => void;
 }
 
-type Unit = Schemas['UnitView'];
-
-/** Which list goes into which radios, and what would stay out of each, before anything is written. */
-export function NewRun({ group, list: given, onStarted }: Props) {
+/** Which release goes into which radios, for whom, and what would stay out of each, before anything is written. */
+export function NewRun({ group, list: given, units: asked, whom, onStarted }: Props) {
   const queries = useQueryClient();
-  const [list, setList] = useState(given ?? '');
-  const [units, setUnits] = useState<ReadonlySet<number>>(new Set());
+  const [keptList, setList] = useKept(`wache-bench-list-${group}`, '');
+  const [keptOrders, setOrders] = useKept<Orders>(`wache-bench-radios-${group}`, {});
+  const [takenOver, setTakenOver] = useState(given === undefined && asked === undefined);
+  const list = takenOver ? keptList : (given ?? keptList);
+  const orders = takenOver ? keptOrders : asked ? wanted(asked, whom) : keptOrders;
+  const change = (nextList: string, next: Orders) => {
+    setTakenOver(true);
+    setList(nextList);
+    setOrders(next);
+  };
   const [sign, setSign] = useState(callSign());
-  const lists = useLists(group);
+  const lists = useQuery({
+    queryKey: ['bench-lists', group],
+    queryFn: () => data(api.GET('/api/groups/{group}/bench-lists', { params: { path: { group } } })),
+  });
+  const roster = useQuery({
+    queryKey: ['roster', group],
+    queryFn: () => data(api.GET('/api/groups/{group}/roster', { params: { path: { group } } })),
+  });
   const radios = useRadios(group);
-  const chosen = [...units];
+  const chosen = Object.values(orders).filter(
+    (each) => radios.data?.units.some((unit) => unit.id === each.unit) ?? false,
+  );
+  const released = lists.data?.some((each) => String(each.list) === list) ?? false;
   const plan = useQuery({
-    queryKey: ['bench-plan', list, chosen.join()],
-    enabled: list !== '' && chosen.length > 0,
+    queryKey: ['bench-plan', list, chosen],
+    enabled: released && chosen.length > 0,
     placeholderData: keepPreviousData,
     retry: false,
     queryFn: () =>
       data(
-        api.GET('/api/lists/{list}/bench-plan', {
-          params: { path: { list: Number(list) }, query: { units: chosen } },
+        api.POST('/api/lists/{list}/bench-plan', {
+          params: { path: { list: Number(list) } },
+          body: { units: chosen },
         }),
       ),
   });
@@ -49,77 +68,100 @@ export function NewRun({ group, list: given, onStarted }: Props) {
         }),
       ),
     onSuccess: async (made) => {
+      change(list, {});
       await queries.invalidateQueries({ queryKey: ['runs'] });
+      await queries.invalidateQueries({ queryKey: ['radios'] });
       onStarted(made.id);
     },
     onError: () => queries.invalidateQueries({ queryKey: ['bench-plan'] }),
   });
-  const toggle = (ids: number[], on: boolean) => {
-    const next = new Set(units);
-    ids.forEach((id) => (on ? next.add(id) : next.delete(id)));
-    setUnits(next);
-  };
-  const models = new Map<string, Unit[]>();
+  const put = (next: Order[]) =>
+    change(list, { ...orders, ...Object.fromEntries(next.map((each) => [each.unit, each])) });
+  const leave = (units: number[]) =>
+    change(
+      list,
+      Object.fromEntries(Object.entries(orders).filter(([unit]) => !units.includes(Number(unit)))),
+    );
+  const shown = plan.data && chosen.length > 0 && released ? plan.data : undefined;
+  const planned = new Map(shown?.units.filter((unit) => orders[unit.unit]).map((unit) => [unit.unit, unit]));
+  const current = shown && !plan.isPlaceholderData ? shown : undefined;
+  const open = [...planned.values()].filter((unit) => unit.open);
+  const blocked = [...planned.values()].filter((unit) => unit.blocked !== null && !unit.open);
+  const why = missing(list, chosen, current?.units, sign);
+  const models = new Map<string, Schemas['UnitView'][]>();
   for (const unit of radios.data?.units ?? [])
     models.set(unit.modelName, [...(models.get(unit.modelName) ?? []), unit]);
-  const planned = new Map(plan.data?.units.map((unit) => [unit.unit, unit]));
-  const blocked = plan.data?.units.filter((unit) => units.has(unit.unit) && unit.blocked !== null) ?? [];
-  const current = plan.data && !plan.isPlaceholderData && chosen.length > 0 ? plan.data : undefined;
   return (
     <div className="flex flex-col gap-4 p-5">
       <h2 className="text-title font-semibold">Put a release into radios</h2>
       <p className="max-w-prose">
         Each radio is read first, and what was in it is kept for good. Then the list is written, read back,
-        compared entry by entry, and every key is tried into a dummy load. Only what was released goes in;
-        what a radio cannot have stays out of it.
+        compared entry by entry, and every key is tried into a dummy load. A radio gets what whoever has it
+        may key; one on the shelf is written for nobody, and held against whoever it is handed to.
       </p>
       <div className="flex flex-wrap items-end gap-4">
         <Choice
-          label="The list"
+          label="The list, as it was released"
           className="min-w-72"
-          value={list}
+          value={released ? list : ''}
           options={[
             ['', 'Choose the list'] as const,
-            ...(lists.data ?? []).map((each) => [String(each.id), each.name] as const),
+            ...(lists.data ?? []).map(
+              (each) => [String(each.list), `${each.name}, release ${each.number}`] as const,
+            ),
           ]}
-          onChange={setList}
+          onChange={(next) => change(next, orders)}
         />
         <CallSign value={sign} onChange={setSign} />
         <Button
           kind="strong"
-          disabled={!current || blocked.length > 0 || sign.trim() === '' || start.isPending}
+          disabled={why !== undefined || start.isPending}
+          aria-describedby="bench-missing"
           onClick={() => start.mutate()}
         >
-          {chosen.length === 0
-            ? 'Choose the radios below'
-            : `Write ${chosen.length === 1 ? 'one radio' : `${chosen.length} radios`}`}
+          {chosen.length > 1 ? `Write ${chosen.length} radios` : 'Write one radio'}
         </Button>
-        {current && <span className="text-second pb-1.5">Release {current.number}</span>}
-        {sign.trim() === '' && (
-          <span className="text-second text-soft pb-1.5">Say with which call sign keys are tried.</span>
-        )}
+        <span id="bench-missing" className="text-second text-soft pb-1.5">
+          {why}
+        </span>
       </div>
-      {start.error && <Notice message={start.error.message} />}
-      {plan.error && chosen.length > 0 && list !== '' && (
-        <Notice message={plan.error.message}>
+      {lists.data?.length === 0 && (
+        <p className="text-soft">
+          Nothing is released yet, so nothing may go into a radio.{' '}
+          <Link to="/lists" className="text-accent underline underline-offset-2">
+            Choose a list and take it through its gate
+          </Link>
+          .
+        </p>
+      )}
+      {given && lists.data && !takenOver && !lists.data.some((each) => String(each.list) === given) && (
+        <Notice message="This list has no release in use. Only what passed the gate goes into a radio.">
           <Link
-            to={`/lists/${list}/release`}
-            className="text-accent whitespace-nowrap underline-offset-2 hover:underline"
+            to={`/lists/${given}/release`}
+            className="text-accent whitespace-nowrap underline underline-offset-2"
           >
             To the gate
           </Link>
         </Notice>
       )}
+      {start.error && <Notice message={start.error.message} />}
+      {plan.error && shown === undefined && chosen.length > 0 && <Notice message={plan.error.message} />}
+      {open.length > 0 && (
+        <Notice
+          message={
+            open.length === 1
+              ? `${open[0]!.person} has ${open[0]!.label} and may not key all of it. Decide below what goes in.`
+              : `${open.length} radios are in hands that may not key all of it. Decide below what goes into each.`
+          }
+        >
+          <Button onClick={() => put(open.map(fitting))}>
+            {open.length === 1 ? 'Give what fits' : 'Give each what fits'}
+          </Button>
+        </Notice>
+      )}
       {blocked.length > 0 && (
         <Notice message={blocked.map((unit) => `${unit.label}: ${unit.blocked}`).join(' ')}>
-          <Button
-            onClick={() =>
-              toggle(
-                blocked.map((unit) => unit.unit),
-                false,
-              )
-            }
-          >
+          <Button onClick={() => leave(blocked.map((unit) => unit.unit))}>
             Leave {blocked.length === 1 ? 'it' : 'them'} out
           </Button>
         </Notice>
@@ -127,84 +169,34 @@ export function NewRun({ group, list: given, onStarted }: Props) {
       {radios.data?.units.length === 0 && (
         <p className="text-soft">
           There is no radio yet.{' '}
-          <Link to="/radios" className="text-accent underline-offset-2 hover:underline">
+          <Link to="/radios" className="text-accent underline underline-offset-2">
             Enter the radios
           </Link>{' '}
           first.
         </p>
       )}
-      {[...models].map(([model, of]) => {
-        const all = of.every((unit) => units.has(unit.id));
-        return (
-          <div key={model} role="group" aria-label={model} className="border-line bg-sheet rounded border">
-            <label className="border-line flex items-center gap-2 border-b px-3 py-1.5 font-semibold">
-              <input
-                type="checkbox"
-                checked={all}
-                onChange={(event) =>
-                  toggle(
-                    of.map((unit) => unit.id),
-                    event.target.checked,
-                  )
-                }
-              />
-              {model} <span className="text-soft font-mono font-normal">{of.length}</span>
-            </label>
-            <ul className="divide-line divide-y">
-              {of.map((unit) => (
-                <li key={unit.id}>
-                  <label className="flex items-start gap-2 px-3 py-1">
-                    <input
-                      type="checkbox"
-                      className="mt-1"
-                      aria-label={unit.label}
-                      checked={units.has(unit.id)}
-                      onChange={(event) => toggle([unit.id], event.target.checked)}
-                    />
-                    <span className="w-32 shrink-0 font-semibold">{unit.label}</span>
-                    <span className="text-second text-soft w-44 shrink-0 pt-0.5 max-md:hidden">
-                      {unit.lock && `set to “${unit.lock}”`}
-                      {unit.inhibited && 'transmitter off'}
-                    </span>
-                    <Told unit={unit} plan={units.has(unit.id) ? planned.get(unit.id) : undefined} />
-                  </label>
-                </li>
-              ))}
-            </ul>
-          </div>
-        );
-      })}
+      {[...models].map(([model, units]) => (
+        <ModelRows
+          key={model}
+          model={model}
+          units={units}
+          orders={orders}
+          planned={planned}
+          parties={roster.data?.parties ?? []}
+          onPut={put}
+          onLeave={leave}
+        />
+      ))}
     </div>
   );
 }
 
-/** What would happen to a radio that is chosen; what is in one that is not. */
-function Told({ unit, plan }: { unit: Unit; plan?: Schemas['PlannedUnit'] }) {
-  if (!plan) {
-    const { verdict } = standing(unit);
-    return (
-      <span className="text-second text-soft flex min-w-0 items-center gap-1.5 pt-0.5">
-        {verdict === 'hold' && <VerdictMark verdict="hold" size={12} />}
-        <span className="truncate">in it: {inside(unit)}</span>
-      </span>
-    );
-  }
-  return (
-    <span className="text-second min-w-0 pt-0.5">
-      <span className="flex items-center gap-1.5">
-        <VerdictMark
-          verdict={plan.blocked !== null ? 'hold' : plan.leftOut.length > 0 ? 'query' : 'clear'}
-          size={12}
-        />
-        {plan.blocked ??
-          `${plan.entries} entries go in${plan.leftOut.length > 0 ? `, ${plan.leftOut.length} stay out:` : ''}`}
-      </span>
-      {plan.leftOut.slice(0, 3).map((entry, index) => (
-        <span key={index} className="text-soft block">
-          {entry.number} {entry.name}: {entry.reason}
-        </span>
-      ))}
-      {plan.leftOut.length > 3 && <span className="text-soft block">and {plan.leftOut.length - 3} more</span>}
-    </span>
+/** Radios that an address names, for one of the roster when it says for whom. */
+const wanted = (units: string, whom?: string): Orders =>
+  Object.fromEntries(
+    units
+      .split(',')
+      .map(Number)
+      .filter((unit) => unit > 0)
+      .map((unit) => [unit, { ...order(unit), party: whom ? Number(whom) : null }]),
   );
-}

@@ -7,9 +7,11 @@ type Entry = Schemas['CardEntry'];
 
 /** What somebody carries, large enough for a telephone in the rain: what they may key first of all. */
 export function Card({ card, note }: { card: HolderCard; note?: string }) {
+  const pages = pagesOf(card);
   const [shown, setShown] = useState(0);
   const [talkOnly, setTalkOnly] = useState(false);
-  const list = card.lists[shown];
+  const page = pages[Math.min(shown, pages.length - 1)];
+  const list = page?.list;
   const entries = list?.entries.filter((each) => !talkOnly || each.talks) ?? [];
   return (
     <>
@@ -22,31 +24,38 @@ export function Card({ card, note }: { card: HolderCard; note?: string }) {
           {note}
         </p>
       )}
-      {card.lists.length === 0 && (
+      {pages.length === 0 && (
         <p className="text-soft pt-3">
           You carry nothing that is in use now. Ask the coordinator before you key anything.
         </p>
       )}
-      {card.lists.length > 1 && (
+      {pages.length > 1 && (
         <div role="group" aria-label="Lists" className="flex flex-wrap gap-1 pt-2">
-          {card.lists.map((each, index) => (
+          {pages.map((each, index) => (
             <button
-              key={each.name}
+              key={index}
               type="button"
               aria-pressed={index === shown}
               onClick={() => setShown(index)}
               className={`rounded border px-3 py-1.5 ${index === shown ? 'bg-accent text-on-accent border-accent' : 'border-edge bg-sheet'}`}
             >
-              {each.name}
+              {each.title}
             </button>
           ))}
         </div>
+      )}
+      {page && !list && (
+        <p className="pt-3">
+          What is in {page.title} was not written from here, so nobody can say what you may key with it. Ask
+          the coordinator before you key anything.
+        </p>
       )}
       {list && (
         <>
           <div className="flex items-center gap-3 pt-2 pb-1">
             <p className="text-second text-soft min-w-0 grow">
-              {list.name}, release {list.number}, {day(list.releasedAt.slice(0, 10))}
+              {page.inRadio ? `In your ${page.title}: ${list.name}` : list.name}, release {list.number},{' '}
+              {day(list.releasedAt.slice(0, 10))}
             </p>
             <button
               type="button"
@@ -75,6 +84,14 @@ export function Card({ card, note }: { card: HolderCard; note?: string }) {
       )}
     </>
   );
+}
+
+/** What is in their own radios first, then the releases that they carry. */
+function pagesOf(card: HolderCard): { title: string; inRadio: boolean; list: Schemas['CardList'] | null }[] {
+  return [
+    ...card.radios.map((each) => ({ title: each.label, inRadio: true, list: each.list })),
+    ...card.lists.map((each) => ({ title: each.name, inRadio: false, list: each })),
+  ];
 }
 
 function Row({ entry, zone }: { entry: Entry; zone: string }) {

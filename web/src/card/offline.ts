@@ -29,7 +29,9 @@ function keepFiles() {
 /** What was seen last under an address; undefined when nothing was. */
 export function kept(token: string): { card: HolderCard; at: string } | undefined {
   const text = localStorage.getItem(`wache-card ${token}`);
-  return text === null ? undefined : (JSON.parse(text) as { card: HolderCard; at: string });
+  if (text === null) return undefined;
+  const { card, at } = JSON.parse(text) as { card: HolderCard; at: string };
+  return { card: { ...card, radios: card.radios ?? [] }, at }; // a card that was kept before radios were on it
 }
 
 /** Keeps what is seen now. */

@@ -5,6 +5,7 @@ import { Button } from '../ui/Button';
 import { moment } from '../ui/dates';
 import { INPUT } from '../ui/Field';
 import { Notice } from '../ui/Notice';
+import { Ahead } from './Ahead';
 import { Section } from './Section';
 
 interface Props {
@@ -22,6 +23,18 @@ export function Handing({ group, unit, past }: Props) {
     queryKey: ['roster', group],
     queryFn: () => data(api.GET('/api/groups/{group}/roster', { params: { path: { group } } })),
   });
+  const [knowing, setKnowing] = useState(false);
+  const prospect = useQuery({
+    queryKey: ['radios', 'prospect', unit.id, party],
+    enabled: !unit.carrier && party !== '',
+    queryFn: () =>
+      data(
+        api.GET('/api/units/{unit}/hand-out', {
+          params: { path: { unit: unit.id }, query: { party: Number(party) } },
+        }),
+      ),
+  });
+  const ahead = party === '' ? undefined : prospect.data;
   const hand = useMutation({
     mutationFn: () =>
       unit.carrier
@@ -34,12 +47,13 @@ export function Handing({ group, unit, past }: Props) {
         : data(
             api.POST('/api/units/{unit}/hand-out', {
               params: { path: { unit: unit.id } },
-              body: { party: Number(party), note },
+              body: { party: Number(party), note, knowing },
             }),
           ),
     onSuccess: async () => {
       setParty('');
       setNote('');
+      setKnowing(false);
       await queries.invalidateQueries({ queryKey: ['radios'] });
     },
   });
@@ -89,10 +103,28 @@ export function Handing({ group, unit, past }: Props) {
           maxLength={500}
           onChange={(event) => setNote(event.target.value)}
         />
-        <Button type="submit" disabled={hand.isPending || (!unit.carrier && party === '')}>
+        <Button
+          type="submit"
+          disabled={
+            hand.isPending ||
+            (!unit.carrier && (!ahead || ahead.refused !== null || (ahead.asks !== null && !knowing)))
+          }
+        >
           {unit.carrier ? 'Take it back' : 'Hand it out'}
         </Button>
       </form>
+      {!unit.carrier && party === '' && <p className="text-second text-soft">Choose who gets it first.</p>}
+      {ahead && (
+        <Ahead
+          unit={unit}
+          party={party}
+          name={roster.data?.parties.find((each) => String(each.id) === party)?.name ?? ''}
+          prospect={ahead}
+          knowing={knowing}
+          onKnowing={setKnowing}
+        />
+      )}
+      {prospect.error && party !== '' && <Notice message={prospect.error.message} />}
       {hand.error && <Notice message={hand.error.message} />}
       {earlier.length > 0 && (
         <details className="text-second">

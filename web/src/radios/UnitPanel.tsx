@@ -9,6 +9,7 @@ import { VerdictMark } from '../ui/VerdictMark';
 import { Checks } from './Checks';
 import { Handing } from './Handing';
 import { Measuring } from './Measuring';
+import { NotTheirs } from './NotTheirs';
 import { Section } from './Section';
 import { standing } from './state';
 import { UnitForm } from './UnitForm';
@@ -79,6 +80,7 @@ export function UnitPanel({ group, unit, radios, onDone }: Props) {
           )}
           <span>{words}</span>
         </p>
+        <NotTheirs unit={unit} />
         {others.map((fact) => (
           <p key={fact.text} className="flex items-start gap-2">
             <span className="mt-[3px]">
@@ -97,7 +99,8 @@ export function UnitPanel({ group, unit, radios, onDone }: Props) {
           {history.data?.loads.map((load, index) => (
             <li key={load.at} className={index === 0 ? '' : 'text-soft'}>
               {load.name}, {load.number ? `release ${load.number}` : `version ${load.version}`}
-              {load.recalled && ' (recalled)'}: {load.entries} entries since {moment(load.at)}, by {load.by}
+              {load.recalled && ' (recalled)'}, for {load.whom ?? 'nobody in particular'}: {load.entries}{' '}
+              entries since {moment(load.at)}, by {load.by}
               {load.verified ? ', read back and tried' : ', not verified'}
             </li>
           ))}

@@ -5,6 +5,11 @@ type Unit = Schemas['UnitView'];
 /** How a radio stands: the verdict whose mark it gets, and the words. */
 export function standing(unit: Unit): { verdict: string; words: string } {
   if (unit.held) return { verdict: 'hold', words: `Held: ${unit.held}` };
+  if (unit.notTheirs.length > 0)
+    return {
+      verdict: 'hold',
+      words: `${unit.carrier?.name ?? 'Whoever has it'} may not key ${unit.notTheirs.length === 1 ? 'an entry' : `${unit.notTheirs.length} entries`} that it talks on.`,
+    };
   if (unit.bench === 'failed') return { verdict: 'hold', words: 'The last work on the bench failed.' };
   if (unit.bench === 'differs')
     return { verdict: 'hold', words: 'It did not come off the bench as it should.' };
@@ -19,7 +24,14 @@ export function standing(unit: Unit): { verdict: string; words: string } {
         ? 'Transmitter off, tried at every key: it only listens.'
         : 'Its transmitter is to be off: the bench switches it off and tries it.',
     };
-  if (unit.load?.verified) return { verdict: 'clear', words: 'Written, read back and tried.' };
+  if (unit.load?.verified)
+    return {
+      verdict: 'clear',
+      words:
+        unit.load.whom === null && !unit.carrier
+          ? 'Written, read back and tried; for nobody in particular.'
+          : 'Written, read back and tried.',
+    };
   return { verdict: '', words: 'Nothing was written into it yet.' };
 }
 

@@ -26,6 +26,11 @@ public record Guard(List<Integer> timeoutsS, boolean busyLockout, Set<Guard.Inhi
     return !timeoutsS.isEmpty() && timeoutsS.stream().allMatch(each -> each == 0);
   }
 
+  /** Whether it can be kept from talking on single entries; yes where nothing is known of what it can be kept from. */
+  public boolean silencesChannels() {
+    return inhibits.isEmpty() || inhibits.contains(Inhibit.CHANNEL);
+  }
+
   /** What a time-out is set to: the longest setting that is not longer, else the shortest there is; empty when unknown. */
   public OptionalInt setFor(int seconds) {
     if (seconds == 0) {

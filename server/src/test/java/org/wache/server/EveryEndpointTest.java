@@ -56,7 +56,7 @@ class EveryEndpointTest {
       Map.entry("{list}/models", "{\"before\":[],\"after\":[]}"), Map.entry("{group}/models", "{\"body\":{\"model\":\"Mine now\"}}"),
       Map.entry("/models/{model}", "{\"version\":1,\"body\":{\"model\":\"Mine now\"}}"), Map.entry("/units", UNIT),
       Map.entry("/units/{unit}", "{\"version\":1,\"unit\":" + UNIT + "}"), Map.entry("/hand-out", "{\"party\":1,\"note\":\"\"}"),
-      Map.entry("/hand-in", "{\"note\":\"\"}"), Map.entry("/runs", "{\"release\":1,\"units\":[1],\"callSign\":\"KE9QRB\"}"),
+      Map.entry("/hand-in", "{\"note\":\"\"}"), Map.entry("/bench-plan", "{\"units\":[{\"unit\":1}]}"), Map.entry("/runs", "{\"release\":1,\"units\":[{\"unit\":1}],\"callSign\":\"KE9QRB\"}"),
       Map.entry("/pair-check", "{\"other\":2,\"callSign\":\"KE9QRB\"}"), Map.entry("/repeater-check", SIGN), Map.entry("/inhibit-check", SIGN),
       Map.entry("/fault", "{\"fault\":\"none\",\"after\":0}"), Map.entry("/practice", "{\"list\":1,\"entry\":1,\"presses\":[]}"),
       Map.entry("/measurements", "{\"kind\":\"output_power\",\"mhz\":\"146.52\",\"narrow\":false,\"nominal\":\"5\",\"measured\":\"5\"}"),
@@ -153,7 +153,7 @@ class EveryEndpointTest {
     String query = endpoint.path().endsWith("/matrix/{entry}") || endpoint.path().endsWith("/fit/{entry}") ? "?column=0"
         : endpoint.toString().equals("DELETE /api/models/{model}") || endpoint.toString().equals("DELETE /api/units/{unit}") ? "?version=99"
         : endpoint.toString().equals("DELETE /api/stations/{station}") ? "?version=99" : endpoint.path().endsWith("/abroad") ? "?rulebook=uk"
-        : endpoint.path().endsWith("/least") ? "?kind=third-order" : endpoint.path().endsWith("/bench-plan") ? "?units=1"
+        : endpoint.path().endsWith("/least") ? "?kind=third-order" : endpoint.path().endsWith("/hand-out") ? "?party=1"
         : endpoint.toString().equals("DELETE /api/parties/{party}") ? "?version=1"
         : endpoint.path().endsWith("/translation") ? "?of=100" : endpoint.path().endsWith("/merge") ? "?other=" + list : endpoint.path().endsWith("/at") ? "?mhz=146.52" : endpoint.path().endsWith("/place") && endpoint.path().contains("rulebook") ? "?latitude=45&longitude=-93" : endpoint.path().contains("/edges") ? "?class=general&send=cw" : "";
     String path = endpoint.path().replace("{group}", Long.toString(group)).replace("{list}", Long.toString(list))

@@ -6,8 +6,8 @@ import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.concurrent.atomic.AtomicInteger;
-import java.util.stream.Collectors;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -87,8 +87,17 @@ final class Fleets {
     return list;
   }
 
+  /** A radio of a run, for whoever has it. */
+  static Map<String, Object> order(long unit) {
+    return Map.of("unit", unit);
+  }
+
+  JsonNode planOf(long list, List<Map<String, Object>> orders) {
+    return Browserless.json(who.post("/api/lists/" + list + "/bench-plan", JSON.writeValueAsString(Map.of("units", orders))));
+  }
+
   JsonNode plan(long list, List<Long> units) {
-    return Browserless.json(who.get("/api/lists/" + list + "/bench-plan?units=" + units.stream().map(String::valueOf).collect(Collectors.joining(","))));
+    return planOf(list, units.stream().map(Fleets::order).toList());
   }
 
   /** Chooses the model, waives what is open, lets a second person sign, and releases; returns the key of the release. */
@@ -102,7 +111,7 @@ final class Fleets {
       }
     });
     if (!open.isEmpty()) {
-      HttpResponse<String> waived = who.post("/api/lists/" + list + "/waivers", JSON.writeValueAsString(java.util.Map.of("prints", open, "reason", "Fit for a test")));
+      HttpResponse<String> waived = who.post("/api/lists/" + list + "/waivers", JSON.writeValueAsString(Map.of("prints", open, "reason", "Fit for a test")));
       assertThat(waived.statusCode()).as(waived.body()).isEqualTo(204);
     }
     HttpResponse<String> signed = sign(list);
@@ -118,7 +127,7 @@ final class Fleets {
     List<Long> before = new ArrayList<>();
     fit.path("models").forEach(each -> before.add(each.asLong()));
     List<Long> after = java.util.Arrays.stream(models).map(this::model).toList();
-    HttpResponse<String> chosen = who.put("/api/lists/" + list + "/models", JSON.writeValueAsString(java.util.Map.of("before", before, "after", after)));
+    HttpResponse<String> chosen = who.put("/api/lists/" + list + "/models", JSON.writeValueAsString(Map.of("before", before, "after", after)));
     assertThat(chosen.statusCode()).as(chosen.body()).isEqualTo(204);
   }
 
@@ -128,15 +137,19 @@ final class Fleets {
 
   HttpResponse<String> sign(long list) {
     return Browserless.signedIn(who.address(), "reviewer").post("/api/lists/" + list + "/signature",
-        JSON.writeValueAsString(java.util.Map.of("state", gate(list).path("state").asString(), "note", "")));
+        JSON.writeValueAsString(Map.of("state", gate(list).path("state").asString(), "note", "")));
   }
 
   HttpResponse<String> releaseNow(long list) {
-    return who.post("/api/lists/" + list + "/releases", JSON.writeValueAsString(java.util.Map.of("state", gate(list).path("state").asString())));
+    return who.post("/api/lists/" + list + "/releases", JSON.writeValueAsString(Map.of("state", gate(list).path("state").asString())));
   }
 
   HttpResponse<String> start(long list, long release, List<Long> units) {
-    return who.post("/api/lists/" + list + "/runs", JSON.writeValueAsString(java.util.Map.of("release", release, "units", units, "callSign", "KE9QRB")));
+    return startOf(list, release, units.stream().map(Fleets::order).toList());
+  }
+
+  HttpResponse<String> startOf(long list, long release, List<Map<String, Object>> units) {
+    return who.post("/api/lists/" + list + "/runs", JSON.writeValueAsString(Map.of("release", release, "units", units, "callSign", "KE9QRB")));
   }
 
   /** Starts a run of the release in use and returns its key. */

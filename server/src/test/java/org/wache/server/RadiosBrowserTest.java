@@ -39,6 +39,9 @@ class RadiosBrowserTest extends InBrowser {
     assertThat(panel).containsText("It is on the shelf");
     page.getByLabel("Hand it to").selectOption("Wilma Culvert");
     page.getByLabel("Note on handing it out").fill("two batteries");
+    assertThat(panel).containsText("was not written from here");
+    assertThat(button("Hand it out")).isDisabled();
+    page.getByLabel(Pattern.compile("^I know what is in it")).check();
     button("Hand it out").click();
     assertThat(panel).containsText("Wilma Culvert since");
     assertAccessible();
@@ -114,8 +117,12 @@ class RadiosBrowserTest extends InBrowser {
     for (long unit : units) {
       page.getByLabel(fleets.view(unit).path("label").asString(), new Page.GetByLabelOptions().setExact(true)).check();
     }
-    assertThat(page.getByText("4 entries go in, 1 stay out:").first()).isVisible();
-    assertThat(page.getByText(Pattern.compile("5 SIX: .*")).first()).isVisible();
+    assertThat(page.getByText("4 entries go in; it talks on 3, for nobody in particular.").first()).isVisible();
+    assertThat(page.getByText(Pattern.compile("5 SIX, stays out: .*")).first()).isVisible();
+    assertThat(page.getByText("Say with which call sign keys are tried.")).isVisible();
+    page.navigate(address + "/radios");
+    page.navigate(address + "/bench?new");
+    assertThat(page.getByText("4 entries go in; it talks on 3, for nobody in particular.").first()).isVisible(); // what was chosen is still chosen
     page.getByLabel("Identify as").fill("ke9qrb");
     assertAccessible();
     button("Write 3 radios").click();
@@ -130,6 +137,30 @@ class RadiosBrowserTest extends InBrowser {
     assertThat(page.getByText("The key, into a dummy load")).isVisible();
     assertThat(page.getByText("Stayed out")).isVisible();
     assertAccessible();
+  }
+
+  @Test
+  void whatTheHolderMayNotKeyIsDecidedBeforeAnythingIsWritten() throws IOException {
+    long unit = fleets.herons(1).get(0);
+    String label = fleets.view(unit).path("label").asString();
+    page.navigate(address + "/radios?unit=" + unit);
+    page.getByLabel("Hand it to").selectOption("Jorun Shingle");
+    page.getByLabel(Pattern.compile("^I know what is in it")).check();
+    button("Hand it out").click();
+    assertThat(page.getByText("Jorun Shingle since").first()).isVisible();
+    long list = fleets.released("For a hand", Fleets.LIST);
+    page.navigate(address + "/bench?list=" + list + "&units=" + unit);
+    page.getByLabel("Identify as").fill("ke9qrb");
+    assertThat(page.getByText("For a hand for Jorun Shingle, who may key nothing of it.")).isVisible();
+    assertThat(page.getByText(label + " waits for your decision.")).isVisible();
+    assertThat(button("Write one radio")).isDisabled();
+    assertAccessible();
+    button("Let these only listen").click();
+    assertThat(page.getByText("4 entries go in; it talks on none of them.")).isVisible();
+    button("Write one radio").click();
+    assertThat(page.getByText("1 done").first()).isVisible();
+    page.navigate(address + "/radios?unit=" + unit);
+    assertThat(page.getByText("For a hand, release 1, for Jorun Shingle: 4 entries")).isVisible();
   }
 
   @Test

@@ -4,12 +4,14 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
 import java.security.Principal;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.StreamSupport;
 import org.springframework.http.HttpStatus;
@@ -17,12 +19,13 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
-import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.wache.server.accounts.AccountStore;
 import org.wache.server.accounts.WhoAsks;
 import org.wache.server.problems.Missing;
+import org.wache.server.releases.Hands;
+import org.wache.server.releases.Releases;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -37,10 +40,12 @@ class BenchController {
   private final BenchStore store;
   private final SimulatedRadios radios;
   private final AccountStore accounts;
+  private final Releases releases;
   private final WhoAsks who;
 
-  BenchController(BenchService service, BenchStore store, SimulatedRadios radios, AccountStore accounts, WhoAsks who) {
+  BenchController(BenchService service, Releases releases, BenchStore store, SimulatedRadios radios, AccountStore accounts, WhoAsks who) {
     this.service = service;
+    this.releases = releases;
     this.store = store;
     this.radios = radios;
     this.accounts = accounts;
@@ -50,14 +55,35 @@ class BenchController {
   /** What a run would do with a release of a list. */
   record BenchPlan(long list, String name, long release, int number, List<PlannedUnit> units) {}
 
-  /** What a run would do with one radio; blocked is why it cannot be written. */
-  record PlannedUnit(long unit, String label, int entries, List<StaysOut> leftOut, @Schema(nullable = true) String blocked) {}
+  /**
+   * What a run would do with one radio. For nobody in particular party is null. notTheirs is what they may not key of the part that goes in;
+   * choice what is done with it: listen, leave-out, or nothing while that is open. fits are the parts that would fit them. cannotListen is why
+   * the radio cannot be kept from talking on single entries. blocked is why it cannot be written.
+   */
+  record PlannedUnit(long unit, String label, @Schema(nullable = true) Long party, @Schema(nullable = true) String person, boolean custody, String part,
+      String partName, int entries, int talks, int listens, List<StaysOut> leftOut, List<StaysOut> notTheirs, String choice, boolean open, List<FittingPart> fits,
+      @Schema(nullable = true) String cannotListen, @Schema(nullable = true) String blocked) {}
 
-  /** An entry that stays out, and why. */
+  /** An entry that stays out, or is not theirs, and why. */
   record StaysOut(String number, String name, String reason) {}
 
+  /** A part of the release: an empty key is the list itself. */
+  record FittingPart(String part, String name, int talks) {}
+
+  /** What is wanted for a radio: for whom when nobody has it, which part when not what they carry, and listen or leave-out for what they may not key. */
+  record UnitOrder(long unit, @Schema(nullable = true) Long party, @Size(max = 200) @Schema(nullable = true) String part,
+      @Pattern(regexp = "|listen|leave-out") @Schema(nullable = true) String choice) {
+
+    Order order() {
+      return new Order(unit, Optional.ofNullable(party), Optional.ofNullable(part), Optional.ofNullable(choice).flatMap(BenchStore::choice));
+    }
+  }
+
+  /** The radios of a run to look at. */
+  record PlanFor(@NotNull List<@NotNull @Valid UnitOrder> units) {}
+
   /** The radios of a run, with the release that was looked at; the call sign is spoken when keys are tried. */
-  record RunStart(long release, @NotNull List<@NotNull Long> units, @NotBlank @Size(max = 20) String callSign) {}
+  record RunStart(long release, @NotNull List<@NotNull @Valid UnitOrder> units, @NotBlank @Size(max = 20) String callSign) {}
 
   /** A run with the work on each radio. */
   record BenchRun(long id, long list, String name, int version, @Schema(nullable = true) Integer number, String by, String callSign, OffsetDateTime startedAt, List<BenchJob> jobs) {}
@@ -85,17 +111,40 @@ class BenchController {
   /** The key of the run. */
   record Started(long id) {}
 
-  @GetMapping("/api/lists/{list}/bench-plan")
-  BenchPlan plan(Principal principal, @PathVariable long list, @RequestParam List<Long> units) {
-    BenchService.RunPlan plan = service.plan(who.account(principal).id(), list, units);
-    return new BenchPlan(list, plan.chosen().name(), plan.chosen().release().id(), plan.chosen().release().number(), plan.units().stream().map(each -> new PlannedUnit(each.unit(), each.label(),
-        each.entries(), each.leftOut().stream().map(out -> new StaysOut(out.number(), out.name(), out.reason())).toList(), each.blocked())).toList());
+  /** What may go into radios: lists of which a release is in use, and the variants in it. */
+  @GetMapping("/api/groups/{group}/bench-lists")
+  List<Releases.Released> lists(Principal principal, @PathVariable long group) {
+    long account = who.account(principal).id();
+    if (!accounts.isMember(account, group)) {
+      throw new Missing("The group");
+    }
+    return releases.inUse(account, group);
+  }
+
+  @PostMapping("/api/lists/{list}/bench-plan")
+  BenchPlan plan(Principal principal, @PathVariable long list, @Valid @RequestBody PlanFor wanted) {
+    BenchService.RunPlan plan = service.plan(who.account(principal).id(), list, wanted.units().stream().map(UnitOrder::order).toList());
+    Releases.InUse release = plan.chosen().release();
+    return new BenchPlan(list, plan.chosen().name(), release.id(), release.number(), plan.units().stream().map(each -> planned(each, release.name())).toList());
+  }
+
+  private static PlannedUnit planned(BenchService.UnitPlan unit, String list) {
+    UnitPlans.Planned plan = unit.planned();
+    return new PlannedUnit(unit.unit(), unit.label(), plan.person().map(Hands.Person::id).orElse(null), plan.person().map(Hands.Person::name).orElse(null),
+        unit.custody(), plan.part(), plan.part().isEmpty() ? list : plan.part(), unit.entries(), plan.off() ? 0 : plan.talks().size(), plan.off() ? unit.entries() : plan.listens().size(), staysOut(plan.leftOut()),
+        staysOut(plan.notTheirs()), plan.choice().map(BenchStore::text).orElse(""), plan.isOpen(),
+        plan.fits().stream().map(each -> new FittingPart(each.part(), each.name(), each.talks())).toList(), plan.cannotListen(), unit.blocked());
+  }
+
+  private static List<StaysOut> staysOut(List<UnitPlans.LeftOut> entries) {
+    return entries.stream().map(each -> new StaysOut(each.number(), each.name(), each.reason())).toList();
   }
 
   @PostMapping("/api/lists/{list}/runs")
   @ResponseStatus(HttpStatus.CREATED)
   Started start(Principal principal, @PathVariable long list, @Valid @RequestBody RunStart start) {
-    return new Started(service.start(who.account(principal).id(), list, start.release(), start.units(), start.callSign().strip()));
+    return new Started(service.start(who.account(principal).id(), list, start.release(), start.units().stream().map(UnitOrder::order).toList(),
+        start.callSign().strip()));
   }
 
   @GetMapping("/api/groups/{group}/runs")

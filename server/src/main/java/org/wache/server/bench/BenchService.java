@@ -1,18 +1,18 @@
 package org.wache.server.bench;
 
 import java.util.ArrayList;
-import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import org.wache.bench.image.Loading;
-import org.wache.radio.Radio;
+import org.wache.release.Handed;
 import org.wache.server.log.Logbook;
 import org.wache.server.problems.Missing;
 import org.wache.server.problems.Refused;
 import org.wache.server.radios.Fleet;
+import org.wache.server.releases.Hands;
 import org.wache.server.releases.Releases;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -25,25 +25,30 @@ public class BenchService {
 
   private final BenchStore store;
   private final Releases releases;
+  private final Hands hands;
   private final Fleet fleet;
   private final Logbook log;
 
-  BenchService(BenchStore store, Releases releases, Fleet fleet, Logbook log) {
+  BenchService(BenchStore store, Releases releases, Hands hands, Fleet fleet, Logbook log) {
     this.log = log;
+    this.hands = hands;
     this.store = store;
     this.releases = releases;
     this.fleet = fleet;
   }
 
-  /** An entry that stays out of a radio, and why. */
-  record LeftOut(String number, String name, String reason) {}
-
   /**
    * What a run would do with one radio.
    *
-   * @param blocked why it cannot be written; null when it can
+   * @param custody whether somebody has the radio, so that it is for them and for nobody else
+   * @param blocked why it cannot be written; null when it can, or when only a decision is missing
    */
-  record UnitPlan(long unit, int unitVersion, String label, int entries, List<LeftOut> leftOut, String blocked, Loading loading) {}
+  record UnitPlan(long unit, int unitVersion, String label, boolean custody, UnitPlans.Planned planned, String blocked) {
+
+    int entries() {
+      return planned.loading().placed().size();
+    }
+  }
 
   /** What a run would do: the release, or the variant in it, that goes into the radios. */
   record RunPlan(Releases.Chosen chosen, List<UnitPlan> units) {
@@ -54,63 +59,80 @@ public class BenchService {
     }
   }
 
-  /** Works out a run of the release that is in use; entries on hold for a radio stay out of it. */
-  RunPlan plan(long account, long list, List<Long> units) {
-    if (units.isEmpty()) {
+  /** Works out a run of the release that is in use; entries on hold for a radio stay out of it, and so does what its holder may not key. */
+  RunPlan plan(long account, long list, List<Order> orders) {
+    if (orders.isEmpty()) {
       throw new Refused("Choose the radios.");
     }
-    if (units.size() > MOST_UNITS) {
+    if (orders.size() > MOST_UNITS) {
       throw new Refused("Up to " + MOST_UNITS + " radios go in one run.");
     }
     Releases.Chosen chosen = releases.ofList(account, list);
-    Map<List<Object>, Releases.ForRadio> judged = new HashMap<>();
-    Map<List<Object>, Loading> loadings = new HashMap<>();
-    List<UnitPlan> plans = new ArrayList<>();
-    for (long id : units.stream().distinct().toList()) {
-      Fleet.Unit unit = fleet.unit(account, id);
-      Radio setting = new Radio(unit.radio().model(), unit.radio().lock(), Optional.empty(), unit.radio().inhibited());
-      List<Object> key = List.of(setting.model().name(), setting.lock().map(lock -> lock.name()).orElse(""), setting.inhibited());
+    UnitPlans plans = new UnitPlans(hands, hands.open(chosen.release()), chosen.variant());
+    Map<Long, Fleet.Custody> out = fleet.custody(chosen.release().club());
+    List<UnitPlan> planned = new ArrayList<>();
+    Map<Long, Order> once = new LinkedHashMap<>();
+    orders.forEach(order -> once.putIfAbsent(order.unit(), order));
+    for (Order order : once.values()) {
+      Fleet.Unit unit = fleet.unit(account, order.unit());
       if (chosen.release().club() != unit.club()) {
         throw new Missing("The radio");
       }
-      Releases.ForRadio in = judged.computeIfAbsent(key, none -> Releases.forRadio(chosen, setting));
-      Loading loading = loadings.computeIfAbsent(key, none -> Loading.of(in.list(), setting.model(),
-          in.held().stream().map(Optional::isEmpty).toList()));
-      plans.add(planned(unit, in, loading));
+      Optional<Fleet.Custody> holder = Optional.ofNullable(out.get(unit.id()));
+      String label = unit.radio().label().orElse("");
+      holder.filter(each -> order.party().filter(party -> party != each.party()).isPresent()).ifPresent(each -> {
+        throw new Refused(label + " is in the hands of " + each.name() + ", so it is for nobody else. Take it back first.");
+      });
+      Optional<Hands.Person> person = holder.map(Fleet.Custody::party).or(order::party).map(party -> hands.person(unit.club(), party));
+      UnitPlans.Planned one = plans.of(unit, person, order);
+      planned.add(new UnitPlan(unit.id(), unit.version(), label, holder.isPresent(), one, blocked(unit, one)));
     }
-    return new RunPlan(chosen, plans);
+    return new RunPlan(chosen, planned);
   }
 
-  private UnitPlan planned(Fleet.Unit unit, Releases.ForRadio in, Loading loading) {
-    List<LeftOut> out = new ArrayList<>();
-    for (int i = 0; i < in.held().size(); i++) {
-      if (!loading.placed().containsValue(i)) {
-        out.add(new LeftOut(in.list().channels().get(i).number(), in.list().channels().get(i).name(),
-            in.held().get(i).orElse("There is no memory for it.")));
-      }
-    }
-    String blocked = store.isOpen(unit.id()) ? "It is on the bench just now."
-        : loading.placed().isEmpty() ? "No entry of the list may go into it."
+  private String blocked(Fleet.Unit unit, UnitPlans.Planned planned) {
+    return store.isOpen(unit.id()) ? "It is on the bench just now."
+        : planned.loading().placed().isEmpty() && !planned.isOpen() ? "No entry of the list may go into it."
         : fleet.held(unit.club(), unit.id()).map(message -> "It is held: " + message).orElse(null);
-    return new UnitPlan(unit.id(), unit.version(), unit.radio().label().orElse(""), loading.placed().size(), out, blocked, loading);
   }
 
-  /** Starts a run of the release that was looked at. */
+  private static void decided(UnitPlan unit) {
+    if (unit.planned().isOpen()) {
+      throw new Refused(unit.label() + " is for " + unit.planned().person().map(Hands.Person::name).orElse("somebody") + ", who may not key "
+          + String.join(", ", unit.planned().notTheirs().stream().map(each -> (each.number() + " " + each.name()).strip()).toList())
+          + ". Decide first: give them a list that fits, let these entries only listen, or leave them out.");
+    }
+    if (unit.blocked() != null) {
+      throw new Refused(unit.label() + ": " + unit.blocked() + " Leave it out of the run.");
+    }
+  }
+
+  /** Starts a run of the release that was looked at, with what was decided for each radio. */
   @Transactional
-  public long start(long account, long list, long release, List<Long> units, String callSign) {
-    RunPlan plan = plan(account, list, units);
+  public long start(long account, long list, long release, List<Order> orders, String callSign) {
+    RunPlan plan = plan(account, list, orders);
     if (plan.chosen().release().id() != release) {
       throw new Refused("Release " + plan.chosen().release().number() + " of the list came out meanwhile. Look at the plan again.");
     }
-    plan.units().stream().filter(each -> each.blocked() != null).findFirst().ifPresent(each -> {
-      throw new Refused(each.label() + ": " + each.blocked() + " Leave it out of the run.");
-    });
+    plan.units().forEach(BenchService::decided);
     long run = store.addRun(plan.chosen(), list, account, callSign);
-    plan.units().forEach(each -> store.addJob(run, each.unit(), each.unitVersion(), each.loading().image().bytes(), each.entries(),
-        JSON.writeValueAsString(each.leftOut())));
+    plan.units().forEach(each -> {
+      store.addJob(run, work(each));
+      store.note(account, each.unit(), each.planned().words(plan.chosen().release().name()));
+    });
     log.add(account, plan.chosen().release().club(), Logbook.Deed.of(Logbook.Kind.BENCH, run, plan.chosen().name(), plan.words() + " on its way into "
         + plan.units().size() + (plan.units().size() == 1 ? " radio" : " radios")));
     return run;
+  }
+
+  private static BenchStore.Work work(UnitPlan unit) {
+    UnitPlans.Planned planned = unit.planned();
+    List<UnitPlans.LeftOut> out = new ArrayList<>(planned.leftOut());
+    if (planned.choice().filter(each -> each == Handed.Choice.LEAVE_OUT).isPresent()) {
+      out.addAll(planned.notTheirs());
+    }
+    return new BenchStore.Work(unit.unit(), unit.unitVersion(), planned.loading().image().bytes(), unit.entries(), JSON.writeValueAsString(out),
+        planned.person().map(Hands.Person::id), planned.part(), planned.choice(), planned.talks(), planned.listens());
   }
 
   /** Puts a radio that failed, or differs, back in the queue. */
@@ -120,9 +142,6 @@ public class BenchService {
     if (store.isOpen(found.unit())) {
       throw new Refused(found.label() + " is on the bench just now.");
     }
-    fleet.held(fleet.unit(account, found.unit()).club(), found.unit()).ifPresent(message -> {
-      throw new Refused(found.label() + " is held: " + message);
-    });
     replan(account, found);
     store.note(account, found.unit(), "put on the bench again");
     if (!store.again(job)) {
@@ -130,22 +149,16 @@ public class BenchService {
     }
   }
 
-  /** When the radio's data changed since, such as its lock, what goes into it is worked out anew. */
+  /** What goes into it is worked out anew: its data may have changed since, who has it, and what they may key. */
   private void replan(long account, BenchStore.Job job) {
-    Fleet.Unit unit = fleet.unit(account, job.unit());
-    if (store.unitVersion(job.id()) == unit.version()) {
-      return;
-    }
     BenchStore.Run run = store.run(account, job.run()).orElseThrow(() -> new Missing("The run"));
-    RunPlan plan = plan(account, run.list(), List.of(unit.id()));
+    RunPlan plan = plan(account, run.list(), List.of(store.order(job.id(), fleet.custody(run.clubId()).containsKey(job.unit()))));
     if (!Long.valueOf(plan.chosen().release().id()).equals(run.release())) {
-      throw new Refused("The data of " + job.label() + " were changed since, and there is a newer release: put that into it in a new run.");
+      throw new Refused("There is a newer release than the one that " + job.label() + " was to get: put that into it in a new run.");
     }
     UnitPlan now = plan.units().get(0);
-    if (now.blocked() != null) {
-      throw new Refused(job.label() + ": " + now.blocked());
-    }
-    store.plan(job.id(), unit.version(), now.loading().image().bytes(), now.entries(), JSON.writeValueAsString(now.leftOut()));
+    decided(now);
+    store.plan(job.id(), work(now));
   }
 
   /** Takes what waits out of a run. */

@@ -3,10 +3,12 @@ package org.wache.server.bench;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.OffsetDateTime;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import org.wache.release.Handed;
 import org.wache.server.log.Logbook;
 import org.wache.server.releases.Releases;
 
@@ -101,12 +103,39 @@ class BenchStore {
         .param("callSign", callSign).query(Long.class).single();
   }
 
-  void addJob(long run, long unit, int unitVersion, byte[] wanted, int entries, String leftOut) {
-    jdbc.sql("""
-            insert into bench_job (run_id, unit_id, unit_version, wanted, entries, left_out, state)
-            values (:run, :unit, :version, :wanted, :entries, :leftOut::jsonb, 'waiting')
-            """)
-        .param("run", run).param("unit", unit).param("version", unitVersion).param("wanted", wanted).param("entries", entries).param("leftOut", leftOut).update();
+  /** The work on one radio, for whom and with what: leftOut is JSON; talks and listens are places in the list. */
+  record Work(long unit, int unitVersion, byte[] wanted, int entries, String leftOut, Optional<Long> party, String variant, Optional<Handed.Choice> choice,
+      List<Integer> talks, List<Integer> listens) {}
+
+  void addJob(long run, Work work) {
+    given(jdbc.sql("""
+            insert into bench_job (run_id, unit_id, unit_version, wanted, entries, left_out, party_id, variant, not_theirs, talks, listens, state)
+            values (:run, :unit, :version, :wanted, :entries, :leftOut::jsonb, :party, :variant, :choice, :talks, :listens, 'waiting')
+            """), work).param("run", run).param("unit", work.unit()).update();
+  }
+
+  private static JdbcClient.StatementSpec given(JdbcClient.StatementSpec sql, Work work) {
+    return sql.param("version", work.unitVersion()).param("wanted", work.wanted()).param("entries", work.entries()).param("leftOut", work.leftOut())
+        .param("party", work.party().orElse(null), java.sql.Types.BIGINT).param("variant", work.variant())
+        .param("choice", work.choice().map(BenchStore::text).orElse("")).param("talks", work.talks().toArray(Integer[]::new))
+        .param("listens", work.listens().toArray(Integer[]::new));
+  }
+
+  /** A choice as it is stored and sent. */
+  static String text(Handed.Choice choice) {
+    return choice == Handed.Choice.LISTEN ? "listen" : "leave-out";
+  }
+
+  /** The choice that a text names. */
+  static Optional<Handed.Choice> choice(String text) {
+    return Arrays.stream(Handed.Choice.values()).filter(each -> text(each).equals(text)).findFirst();
+  }
+
+  /** What work was ordered as; when somebody has the radio, it is for them. */
+  Order order(long job, boolean inHand) {
+    return jdbc.sql("select unit_id, party_id, variant, not_theirs from bench_job where id = :job").param("job", job)
+        .query((row, n) -> new Order(row.getLong("unit_id"), inHand ? Optional.empty() : Optional.ofNullable(row.getObject("party_id", Long.class)),
+            Optional.of(row.getString("variant")), choice(row.getString("not_theirs")))).single();
   }
 
   boolean isOpen(long unit) {
@@ -128,7 +157,7 @@ class BenchStore {
             where bench_job.id = next.id and bench_run.id = bench_job.run_id
             returning bench_job.id, bench_job.run_id, bench_job.unit_id, bench_job.wanted, bench_job.entries, bench_job.attempts,
                       bench_run.call_sign, bench_run.list_id, bench_run.list_name, bench_run.list_version, bench_run.account_id,
-                      bench_run.release_id, bench_run.variant
+                      bench_run.release_id, bench_job.variant
             """)
         .param("broken", BROKEN_OFF_S).param("worker", worker)
         .query((row, n) -> new Claimed(row.getLong("id"), row.getLong("run_id"), row.getLong("unit_id"), row.getBytes("wanted"),
@@ -160,15 +189,13 @@ class BenchStore {
         .param("outcome", outcome).update() == 1;
   }
 
-  /** The version of the radio's data that work was planned for. */
-  int unitVersion(long job) {
-    return jdbc.sql("select unit_version from bench_job where id = :job").param("job", job).query(Integer.class).single();
-  }
-
-  /** Plans work anew, after the radio's data changed. */
-  void plan(long job, int unitVersion, byte[] wanted, int entries, String leftOut) {
-    jdbc.sql("update bench_job set unit_version = :version, wanted = :wanted, entries = :entries, left_out = :leftOut::jsonb where id = :job")
-        .param("job", job).param("version", unitVersion).param("wanted", wanted).param("entries", entries).param("leftOut", leftOut).update();
+  /** Plans work anew. */
+  void plan(long job, Work work) {
+    given(jdbc.sql("""
+            update bench_job set unit_version = :version, wanted = :wanted, entries = :entries, left_out = :leftOut::jsonb, party_id = :party,
+                   variant = :variant, not_theirs = :choice, talks = :talks, listens = :listens
+            where id = :job
+            """), work).param("job", job).update();
   }
 
   /** Lets go of work in the middle, because the server ends. */
@@ -223,16 +250,19 @@ class BenchStore {
     return new Saved(row.getLong("id"), row.getObject("at", OffsetDateTime.class), row.getString("lock"), row.getString("sha256"), row.getBytes("image"));
   }
 
-  /** Notes what is in a radio from now on. */
+  /** Notes what is in a radio from now on, and for whom. */
   long load(Claimed job, String sha256) {
-    note(job.account(), job.unit(), "loaded with " + job.listName() + (job.release() == null ? ", version " + job.listVersion()
-        : ", release " + jdbc.sql("select number from release where id = :id").param("id", job.release()).query(Integer.class).single()));
+    String whom = jdbc.sql("select party.name from bench_job join party on party.id = bench_job.party_id where bench_job.id = :job").param("job", job.id())
+        .query(String.class).optional().map(name -> ", for " + name).orElse(", for nobody in particular");
+    note(job.account(), job.unit(), "loaded with " + (job.variant().isEmpty() ? job.listName() : job.variant()) + (job.release() == null ? ", version "
+        + job.listVersion() : ", release " + jdbc.sql("select number from release where id = :id").param("id", job.release()).query(Integer.class).single()) + whom);
     return jdbc.sql("""
-            insert into unit_load (unit_id, job_id, list_id, list_name, list_version, entries, sha256, account_id, release_id, variant)
-            values (:unit, :job, :list, :name, :version, :entries, :sha256, :account, :release, :variant) returning id
+            insert into unit_load (unit_id, job_id, list_id, list_name, list_version, entries, sha256, account_id, release_id, variant, party_id, talks, listens)
+            select :unit, :job, :list, :name, :version, :entries, :sha256, :account, :release, :variant, party_id, talks, listens
+            from bench_job where id = :job returning id
             """)
-        .param("unit", job.unit()).param("job", job.id()).param("list", job.list()).param("name", job.listName()).param("version", job.listVersion())
-        .param("entries", job.entries()).param("sha256", sha256).param("account", job.account())
+        .param("unit", job.unit()).param("job", job.id()).param("list", job.list()).param("name", job.variant().isEmpty() ? job.listName() : job.variant())
+        .param("version", job.listVersion()).param("entries", job.entries()).param("sha256", sha256).param("account", job.account())
         .param("release", job.release(), java.sql.Types.BIGINT).param("variant", job.variant()).query(Long.class).single();
   }
 

@@ -17,11 +17,13 @@ import org.wache.channel.Field;
 import org.wache.server.accounts.Account;
 import org.wache.server.accounts.AccountStore;
 import org.wache.server.bench.BenchService;
+import org.wache.server.bench.Order;
 import org.wache.server.directory.DirectoryLinks;
 import org.wache.server.lists.ListIntake;
 import org.wache.server.papers.PapersJson;
 import org.wache.server.plans.OverlayService;
 import org.wache.server.radios.PastMeasurements;
+import org.wache.server.radios.Handing;
 import org.wache.server.radios.RadioService;
 import org.wache.server.radios.UnitDraft;
 import org.wache.server.releases.PastRelease;
@@ -48,6 +50,7 @@ class DemoData implements ApplicationRunner {
   private final OverlayService overlays;
   private final ToneKnowledgeStore tones;
   private final RadioService radios;
+  private final Handing handing;
   private final PastMeasurements measurements;
   private final BenchService bench;
   private final DirectoryLinks directory;
@@ -57,7 +60,7 @@ class DemoData implements ApplicationRunner {
   private final StationStore stations;
 
   DemoData(@Value("${wache.demo}") boolean demo, AccountStore accounts, ListIntake lists, RosterService roster,
-      OverlayService overlays, ToneKnowledgeStore tones, RadioService radios, PastMeasurements measurements, BenchService bench, DirectoryLinks directory, PastRelease releases, PasswordEncoder encoder, TransactionTemplate transaction, StationStore stations) {
+      OverlayService overlays, ToneKnowledgeStore tones, RadioService radios, Handing handing, PastMeasurements measurements, BenchService bench, DirectoryLinks directory, PastRelease releases, PasswordEncoder encoder, TransactionTemplate transaction, StationStore stations) {
     this.stations = stations;
     this.demo = demo;
     this.accounts = accounts;
@@ -66,6 +69,7 @@ class DemoData implements ApplicationRunner {
     this.overlays = overlays;
     this.tones = tones;
     this.radios = radios;
+    this.handing = handing;
     this.measurements = measurements;
     this.bench = bench;
     this.directory = directory;
@@ -133,7 +137,7 @@ class DemoData implements ApplicationRunner {
     lists.models(coordinator, shortList, List.of(models.get("Heron H2")));
     releases.waive(ada, shortList, reasons);
     lists.take(coordinator, valley, "Weir house and landing, on site", bytes("on-site.csv"), text("on-site.context.json"), List.of("River watch"), "");
-    bench.start(coordinator, river, released, List.of("River 1", "River 2", "River 4", "River 5", "River 7").stream().map(units::get).toList(), "KE9QRB");
+    bench.start(coordinator, river, released, List.of("River 1", "River 2", "River 4", "River 5", "River 7").stream().map(units::get).map(Order::of).toList(), "KE9QRB");
   }
 
   /** Models, radios, who has them, and what was measured on them. */
@@ -149,7 +153,7 @@ class DemoData implements ApplicationRunner {
           unit.path("label").asString(), unit.path("lock").asString(""), false, unit.path("owner").asString()));
       units.put(unit.path("label").asString(), id);
       if (!unit.path("carrier").asString("").isEmpty()) {
-        radios.handOut(coordinator, id, people.get(unit.path("carrier").asString()), "");
+        handing.out(coordinator, id, people.get(unit.path("carrier").asString()), "", true);
       }
       if (unit.path("inhibited").asBoolean(false)) {
         radios.changeUnit(coordinator, id, 1, new UnitDraft(models.get(unit.path("model").asString()), unit.path("serial").asString(),

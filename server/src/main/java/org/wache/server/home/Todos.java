@@ -37,6 +37,10 @@ class Todos {
     now.against().forEach(each -> todo.add(new Todo(each.recall() ? "hold" : "query", each.name() + ", release " + each.number(), each.recall()
         ? "no longer stands as it went out: " + each.first() : "worth a look: " + each.first(), role.equals("coordinator") && each.recall() ? "Recall it" : "Look at it",
         "/releases/" + each.release())));
+    now.notTheirs().forEach(each -> todo.add(new Todo("hold", each.label(), "is in the hands of " + each.person() + ", who may not key "
+        + (each.entries() == 1 ? "an entry" : each.entries() + " entries") + " that it talks on: " + each.first(),
+        role.equals("reviewer") ? "Look at it" : "Load it for them", role.equals("reviewer") ? "/radios?unit=" + each.unit()
+            : "/bench?list=" + each.listId() + "&units=" + each.unit())));
     if (!role.equals("technician")) {
       now.waiting().forEach(each -> todo.add(waiting(each, account)));
     }

@@ -101,6 +101,14 @@ public class ListTaking {
         head.parent().flatMap(parent -> store.head(account, parent)).orElse(head).version());
   }
 
+  /** A list of a group, and the list that it follows, or itself. */
+  public record InGroup(long list, String name, long main) {}
+
+  /** The lists of a group. */
+  public List<InGroup> ofGroup(long account, long club) {
+    return store.heads(account, club).stream().map(head -> new InGroup(head.id(), head.name(), head.parent().orElse(head.id()))).toList();
+  }
+
   /** A list of a group that has radios chosen for it, so that somebody means to release it; variants go out with theirs. */
   public record OnTheWay(long list, int version) {}
 

@@ -129,6 +129,27 @@ public class Fleet {
     return new Unit(stored.id(), stored.clubId(), stored.version(), stored.serial(), radio(stored, model(store.modelOf(stored.modelId()))));
   }
 
+  /** Who has a radio. */
+  public record Custody(long unit, long party, String name) {}
+
+  /** Who has the radios of a group, by radio; those on the shelf are not among them. */
+  public Map<Long, Custody> custody(long club) {
+    Map<Long, Custody> out = new LinkedHashMap<>();
+    store.out(club).forEach(each -> out.put(each.unit(), new Custody(each.unit(), each.party(), each.name())));
+    return out;
+  }
+
+  /** Whether a radio whose transmitter is to be off was found to key nowhere since it was last changed. */
+  public boolean isChecked(long unit) {
+    return store.lastGoodInhibit(unit).isPresent();
+  }
+
+  /** A radio as it is known to be: its transmitter counts as off when it was tried. */
+  public Radio asItIs(long unit) {
+    Radio said = unitOf(unit).radio();
+    return new Radio(said.model(), said.lock(), said.label(), said.inhibited() && isChecked(unit));
+  }
+
   /** Why a radio may not be handed out or written; empty when nothing speaks against it. */
   public Optional<String> held(long club, long unit) {
     return store.outOfTolerance(club).stream().filter(each -> each.unit() == unit).map(RadioStore.OutOfTolerance::message).findFirst();

@@ -39,10 +39,12 @@ class RadioController {
 
   private final RadioStore store;
   private final RadioService service;
+  private final Contents contents;
   private final Editions editions;
   private final WhoAsks who;
 
-  RadioController(RadioStore store, RadioService service, Editions editions, WhoAsks who) {
+  RadioController(RadioStore store, RadioService service, Contents contents, Editions editions, WhoAsks who) {
+    this.contents = contents;
     this.store = store;
     this.service = service;
     this.editions = editions;
@@ -60,18 +62,19 @@ class RadioController {
   record Ability(String what, String value) {}
 
   /**
-   * A radio: held is why it may not be handed out; bench is the state of the newest work on it.
+   * A radio: held is why it may not be handed out; bench is the state of the newest work on it; notTheirs what whoever has it may not key of what is in it.
    */
   record UnitView(long id, int version, long model, String modelName, String serial, String label, String lock, boolean inhibited, String owner,
       @Schema(nullable = true) Custody carrier, @Schema(nullable = true) Load load, List<RadioFact> facts, @Schema(nullable = true) String held,
-      @Schema(nullable = true) String bench, @Schema(nullable = true) Long run) {}
+      @Schema(nullable = true) String bench, @Schema(nullable = true) Long run, List<Contents.NotTheirs> notTheirs) {}
 
   /** Who has a radio, or had it; with is what was in it when it was handed out. */
   record Custody(long id, long party, String name, String with, String note, OffsetDateTime outAt, String outBy, @Schema(nullable = true) OffsetDateTime inAt,
       @Schema(nullable = true) String inBy, String inNote) {}
 
-  /** What was put into a radio: a release, by its number; newest is the release of that list that is in use. */
-  record Load(long list, String name, int version, @Schema(nullable = true) Integer number, @Schema(nullable = true) Integer newest, boolean recalled, int entries, OffsetDateTime at, String by, boolean verified) {}
+  /** What was put into a radio: a release, by its number; newest is the release of that list that is in use; whom it was written for, null for nobody in particular. */
+  record Load(long list, String name, int version, @Schema(nullable = true) Integer number, @Schema(nullable = true) Integer newest, boolean recalled, int entries, OffsetDateTime at, String by, boolean verified,
+      @Schema(nullable = true) String whom) {}
 
   /** What is to be known of a radio. */
   record RadioFact(boolean warning, String text, String source) {}
@@ -87,12 +90,6 @@ class RadioController {
 
   /** The key of what was made. */
   record Made(long id) {}
-
-  /** Whom a radio is handed to. */
-  record HandOut(long party, @NotNull @Size(max = 500) String note) {}
-
-  /** What is to be said when a radio comes back. */
-  record HandIn(@NotNull @Size(max = 500) String note) {}
 
   /** Everything that happened to a radio. */
   record UnitHistory(UnitView unit, List<Load> loads, List<Custody> custody) {}
@@ -126,6 +123,7 @@ class RadioController {
     Map<Long, RadioStore.Held> out = byUnit(store.out(group), RadioStore.Held::unit);
     Map<Long, RadioStore.Loaded> loads = byUnit(store.loads(group), RadioStore.Loaded::unit);
     Map<Long, RadioStore.OutOfTolerance> held = byUnit(store.outOfTolerance(group), RadioStore.OutOfTolerance::unit);
+    Map<Long, Contents.InHand> inHands = contents.inHands(group);
     Map<Long, RadioStore.Work> work = byUnit(store.work(group), RadioStore.Work::unit);
     return store.units(group).stream().map(unit -> {
       RadioStore.StoredModel model = models.computeIfAbsent(unit.modelId(), store::modelOf);
@@ -137,7 +135,7 @@ class RadioController {
           unit.owner(), out.containsKey(unit.id()) ? custody(out.get(unit.id())) : null,
           loads.containsKey(unit.id()) ? load(loads.get(unit.id())) : null, facts,
           held.containsKey(unit.id()) ? held.get(unit.id()).message() : null, newest == null ? null : newest.state(),
-          newest == null ? null : newest.run());
+          newest == null ? null : newest.run(), inHands.containsKey(unit.id()) ? inHands.get(unit.id()).notTheirs() : List.of());
     }).toList();
   }
 
@@ -150,7 +148,7 @@ class RadioController {
   }
 
   private static Load load(RadioStore.Loaded loaded) {
-    return new Load(loaded.list(), loaded.listName(), loaded.listVersion(), loaded.number(), loaded.newest(), loaded.recalled(), loaded.entries(), loaded.at(), loaded.by(), loaded.verified());
+    return new Load(loaded.list(), loaded.listName(), loaded.listVersion(), loaded.number(), loaded.newest(), loaded.recalled(), loaded.entries(), loaded.at(), loaded.by(), loaded.verified(), loaded.whom());
   }
 
   @GetMapping("/api/units/{unit}")
@@ -196,17 +194,4 @@ class RadioController {
   void removeUnit(Principal principal, @PathVariable long unit, @RequestParam int version) {
     service.removeUnit(who.account(principal).id(), unit, version);
   }
-
-  @PostMapping("/api/units/{unit}/hand-out")
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  void handOut(Principal principal, @PathVariable long unit, @Valid @RequestBody HandOut to) {
-    service.handOut(who.account(principal).id(), unit, to.party(), to.note().strip());
-  }
-
-  @PostMapping("/api/units/{unit}/hand-in")
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  void handIn(Principal principal, @PathVariable long unit, @Valid @RequestBody HandIn in) {
-    service.handIn(who.account(principal).id(), unit, in.note().strip());
-  }
-
 }

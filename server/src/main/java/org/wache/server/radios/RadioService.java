@@ -178,41 +178,4 @@ public class RadioService {
     }
     return new UnitDraft(given.model(), serial, given.label().strip(), lock.map(LockMode::name).orElse(""), given.inhibited(), given.owner().strip());
   }
-
-  /** Hands a radio to somebody of the roster. */
-  @Transactional
-  public void handOut(long account, long id, long party, String note) {
-    RadioStore.StoredUnit unit = store.unit(account, id).orElseThrow(() -> new Missing("The radio"));
-    store.out(unit.clubId()).stream().filter(each -> each.unit() == id).findFirst().ifPresent(each -> {
-      throw new Refused(each.name() + " has " + unit.label() + ". Take it back first.");
-    });
-    store.outOfTolerance(unit.clubId()).stream().filter(each -> each.unit() == id).findFirst().ifPresent(each -> {
-      throw new Refused(unit.label() + " is held: " + each.message() + " Measure it again when it is mended.");
-    });
-    Optional<RadioStore.Work> work = store.work(unit.clubId()).stream().filter(each -> each.unit() == id).findFirst();
-    work.filter(each -> each.state().equals("waiting") || each.state().equals("running")).ifPresent(each -> {
-      throw new Refused(unit.label() + " is on the bench just now.");
-    });
-    work.filter(each -> each.state().equals("differs") || each.state().equals("failed")).ifPresent(each -> {
-      throw new Refused(unit.label() + " did not come off the bench well: " + each.message() + " Write it again first.");
-    });
-    if (unit.inhibited() && store.lastGoodInhibit(id).isEmpty()) {
-      throw new Refused(unit.label() + " is to have its transmitter off, and nobody has checked that it is. Put it on the bench, or check it on"
-          + " its page.");
-    }
-    if (!store.handOut(id, party, note, account)) {
-      throw new Missing("Whom you chose from the roster");
-    }
-    store.record(unit.clubId(), account, "out", id, unit.label(), null, JSON.writeValueAsString(java.util.Map.of("party", party, "note", note)));
-  }
-
-  /** Takes a radio back. */
-  @Transactional
-  public void handIn(long account, long id, String note) {
-    RadioStore.StoredUnit unit = store.unit(account, id).orElseThrow(() -> new Missing("The radio"));
-    if (!store.handIn(id, note, account)) {
-      throw new Refused("Nobody has " + unit.label() + ".");
-    }
-    store.record(unit.clubId(), account, "in", id, unit.label(), null, JSON.writeValueAsString(java.util.Map.of("note", note)));
-  }
 }

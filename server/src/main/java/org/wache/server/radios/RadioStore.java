@@ -152,14 +152,14 @@ class RadioStore {
   }
 
   /** What is in a radio, and since when; number is of the release, none for what was loaded before there were any. newest is the list's release in use. */
-  record Loaded(long unit, long id, long list, String listName, int listVersion, Integer number, Integer newest, boolean recalled, int entries, OffsetDateTime at, String by, boolean verified) {}
+  record Loaded(long unit, long id, long list, String listName, int listVersion, Integer number, Integer newest, boolean recalled, int entries, OffsetDateTime at, String by, boolean verified, String whom) {}
 
   private static final String LOAD = """
       unit_load.unit_id, unit_load.id, unit_load.list_id, unit_load.list_name, unit_load.list_version, release.number,
       release.recalled_at is not null as recalled, (select max(other.number) from release other where other.list_id = release.list_id and other.recalled_at is null) as newest,
-      unit_load.entries, unit_load.at, account.name as by, unit_load.verified
+      unit_load.entries, unit_load.at, account.name as by, unit_load.verified, party.name as whom
       from unit_load join radio_unit on radio_unit.id = unit_load.unit_id join account on account.id = unit_load.account_id
-      left join release on release.id = unit_load.release_id
+      left join release on release.id = unit_load.release_id left join party on party.id = unit_load.party_id
       """;
 
   /** The newest load of each radio of a group. */
@@ -175,7 +175,7 @@ class RadioStore {
 
   private static Loaded loaded(ResultSet row, int number) throws SQLException {
     return new Loaded(row.getLong("unit_id"), row.getLong("id"), row.getLong("list_id"), row.getString("list_name"), row.getInt("list_version"),
-        row.getObject("number", Integer.class), row.getObject("newest", Integer.class), row.getBoolean("recalled"), row.getInt("entries"), row.getObject("at", OffsetDateTime.class), row.getString("by"), row.getBoolean("verified"));
+        row.getObject("number", Integer.class), row.getObject("newest", Integer.class), row.getBoolean("recalled"), row.getInt("entries"), row.getObject("at", OffsetDateTime.class), row.getString("by"), row.getBoolean("verified"), row.getString("whom"));
   }
 
   /** Who has a radio, or had it. */
@@ -206,6 +206,17 @@ class RadioStore {
     return new Held(row.getLong("unit_id"), row.getLong("id"), row.getLong("party_id"), row.getString("name"), row.getString("note"),
         row.getObject("out_at", OffsetDateTime.class), row.getString("out_by"), row.getObject("in_at", OffsetDateTime.class),
         row.getString("in_by"), row.getString("in_note"), row.getString("with_list"));
+  }
+
+  /** What someone of a group's roster is called. */
+  Optional<String> personOf(long club, long party) {
+    return jdbc.sql("select name from party where id = :party and club_id = :club and not removed").param("party", party).param("club", club)
+        .query(String.class).optional();
+  }
+
+  /** Keeps what a group's audits depend on, the roster among it, as it is until the transaction ends. */
+  void hold(long club) {
+    jdbc.sql("select id from club where id = :club for update").param("club", club).query(Long.class).single();
   }
 
   /** Hands a radio to somebody of the same group; false when there is no such person. */

@@ -1,12 +1,18 @@
 package org.wache.server.releases;
 
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.springframework.stereotype.Component;
 import org.wache.audit.Audit;
@@ -20,6 +26,7 @@ import org.wache.channel.Field;
 import org.wache.exchange.ContextFile;
 import org.wache.exchange.ReleaseFile;
 import org.wache.server.papers.PapersJson;
+import org.wache.server.radios.Fleet;
 import org.wache.server.papers.CarriedLicence;
 import org.wache.server.rulebooks.Rulebooks;
 import org.wache.signal.Tone;
@@ -32,10 +39,14 @@ public class HolderCards {
   private static final JsonMapper JSON = JsonMapper.builder().build();
 
   private final ReleaseStore store;
+  private final Hands hands;
+  private final Fleet fleet;
   private final Clock clock;
   private final Rulebooks rulebooks;
 
-  HolderCards(ReleaseStore store, Clock clock, Rulebooks rulebooks) {
+  HolderCards(ReleaseStore store, Hands hands, Fleet fleet, Clock clock, Rulebooks rulebooks) {
+    this.hands = hands;
+    this.fleet = fleet;
     this.rulebooks = rulebooks;
     this.store = store;
     this.clock = clock;
@@ -46,9 +57,13 @@ public class HolderCards {
    *
    * @param name who
    * @param calls their call signs
+   * @param radios what is in the radios that they have
    * @param lists the releases that are in use and that they carry
    */
-  public record HolderCard(String name, List<String> calls, LocalDate on, List<CardList> lists) {}
+  public record HolderCard(String name, List<String> calls, LocalDate on, List<CardRadio> radios, List<CardList> lists) {}
+
+  /** What is in a radio that they have: list is null when it was not written from here. */
+  public record CardRadio(String label, @Schema(nullable = true) CardList list) {}
 
   /** A release, or a variant in it, for this holder. */
   public record CardList(long release, String name, int number, OffsetDateTime releasedAt, String sha256, List<CardEntry> entries) {}
@@ -75,7 +90,30 @@ public class HolderCards {
         }
       }
     }
-    return new HolderCard(name, calls, LocalDate.now(clock), lists);
+    return new HolderCard(name, calls, LocalDate.now(clock), radios(club, party), lists);
+  }
+
+  private List<CardRadio> radios(long club, long party) {
+    Map<Long, ReleaseStore.Content> contents = store.contents(club).stream().collect(Collectors.toMap(ReleaseStore.Content::unit, Function.identity()));
+    return fleet.custody(club).values().stream().filter(each -> each.party() == party).map(each -> new CardRadio(fleet.asItIs(each.unit()).label().orElse(""),
+        Optional.ofNullable(contents.get(each.unit())).filter(content -> content.release() != null).map(content -> inRadio(club, content)).orElse(null))).toList();
+  }
+
+  /** The entries that a radio has: those of which it is not known whether it talks on them are as in the release. */
+  private CardList inRadio(long club, ReleaseStore.Content content) {
+    Hands.Opened release = hands.open(club, content.release());
+    ReleaseStore.Head head = store.one(content.release()).orElseThrow();
+    Audit audit = hands.audit(release, content.variant(), fleet.asItIs(content.unit()), hands.whoHas(club, content.party()));
+    Set<Integer> listens = content.listens() == null ? Set.of() : Set.of(content.listens());
+    Set<Integer> has = content.talks() == null ? IntStream.range(0, audit.entries().size()).boxed().collect(Collectors.toSet()) : new HashSet<>(List.of(content.talks()));
+    has.addAll(listens);
+    return new CardList(head.id(), release.name(content.variant()), head.number(), head.at(), head.sha256(), has.stream().sorted()
+        .map(i -> listens.contains(i) ? listening(audit, audit.entry(i)) : entry(audit, audit.entry(i))).toList());
+  }
+
+  private static CardEntry listening(Audit audit, EntryAudit entry) {
+    CardEntry talking = entry(audit, entry);
+    return new CardEntry(talking.number(), talking.name(), talking.zone(), false, talking.hears(), "", "", "", talking.opensOn(), talking.mode(), "", talking.note(), "");
   }
 
   private static List<String> calls(ReleaseStore.Carrier carrier) {
@@ -91,14 +129,14 @@ public class HolderCards {
     Audit audit = new Auditor(Register.ALL, now.under(rulebooks.of(file.rulebook()).on(today), today,
         now.holders().stream().filter(holder -> holder.name().equals(carrier.name())).toList())).audit(part.list());
     return new CardList(head.id(), carrier.variant().isEmpty() ? head.name() : carrier.variant(), head.number(), head.at(), head.sha256(),
-        IntStream.range(0, audit.entries().size()).mapToObj(i -> entry(audit.entry(i))).toList());
+        IntStream.range(0, audit.entries().size()).mapToObj(i -> entry(audit, audit.entry(i))).toList());
   }
 
-  private static CardEntry entry(EntryAudit entry) {
+  private static CardEntry entry(Audit audit, EntryAudit entry) {
     Channel channel = entry.channel();
     Optional<String> hold = entry.judgements().stream().flatMap(each -> each.findings().stream()).filter(Finding::holds).map(Finding::message).findFirst()
         .or(() -> entry.own().stream().filter(Finding::holds).map(Finding::message).findFirst());
-    boolean talks = channel.transmit().isPresent() && hold.isEmpty();
+    boolean talks = channel.transmit().isPresent() && hold.isEmpty() && audit.auditor().context().radios().stream().allMatch(radio -> radio.talksOn(channel).isPresent());
     return new CardEntry(channel.number(), channel.name(), channel.text(Field.ZONE), talks, channel.receive().map(f -> f.megahertz()).orElse(channel.text(Field.RX_MHZ)),
         talks ? channel.transmit().get().megahertz() : "", talks ? shift(channel) : "", talks ? channel.sends().map(Tone::text).orElse("") : "",
         channel.opensOn().map(Tone::text).orElse(""), Words.emission(channel), talks ? channel.text(Field.POWER_W) : "", channel.text(Field.NOTE),

@@ -8,6 +8,7 @@ import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.wache.server.lists.ListTaking;
 import org.wache.server.problems.Unjudgeable;
+import org.wache.server.radios.Contents;
 
 /** How a group's releases stand: what speaks against them, which lists are on their way out, which radios are behind. */
 @Component
@@ -18,8 +19,10 @@ public class ReleaseOverview {
   private final Gating gating;
   private final Releases releases;
   private final ListTaking lists;
+  private final Contents contents;
 
-  ReleaseOverview(ReleaseStore store, ReleaseWatch watch, Gating gating, Releases releases, ListTaking lists) {
+  ReleaseOverview(ReleaseStore store, ReleaseWatch watch, Gating gating, Releases releases, ListTaking lists, Contents contents) {
+    this.contents = contents;
     this.releases = releases;
     this.store = store;
     this.watch = watch;
@@ -28,7 +31,7 @@ public class ReleaseOverview {
   }
 
   /** The whole. */
-  public record Overview(List<Against> against, List<Waiting> waiting, List<Behind> behind) {}
+  public record Overview(List<Against> against, List<Waiting> waiting, List<Behind> behind, List<NotTheirs> notTheirs) {}
 
   /** A release in use against which something speaks; recall when it must not be used any longer. */
   public record Against(long release, String name, int number, boolean recall, String first) {}
@@ -45,6 +48,9 @@ public class ReleaseOverview {
   /** Radios that have something other than the release in use of their list, or nothing although a release is for their model. */
   public record Behind(long listId, String list, State state, List<String> radios) {}
 
+  /** A radio that talks where whoever has it may not: on how many entries, and why on the first. */
+  public record NotTheirs(long unit, String label, String person, long listId, int entries, String first) {}
+
   /** What is in radios that are behind. */
   public enum State { RECALLED, OLDER, NOTHING }
 
@@ -58,7 +64,16 @@ public class ReleaseOverview {
       reasons.stream().filter(reason -> reason.recall() == recall).findFirst().ifPresent(first ->
           against.add(new Against(head.id(), head.name(), head.number(), recall, ("entry " + first.number() + " " + first.name()).strip() + ". " + first.message())));
     }
-    return new Overview(against, waiting(account, club), behind(club, standing));
+    return new Overview(against, waiting(account, club), behind(club, standing), notTheirs(club));
+  }
+
+  private List<NotTheirs> notTheirs(long club) {
+    Map<Long, Contents.InHand> hands = contents.inHands(club);
+    return store.loads(club).stream().filter(load -> hands.containsKey(load.unit()) && !hands.get(load.unit()).notTheirs().isEmpty()).map(load -> {
+      List<Contents.NotTheirs> entries = hands.get(load.unit()).notTheirs();
+      return new NotTheirs(load.unit(), load.label(), load.carrier(), load.list(), entries.size(), (entries.get(0).number() + " " + entries.get(0).name()).strip() + ". "
+          + entries.get(0).message());
+    }).toList();
   }
 
   private List<Waiting> waiting(long account, long club) {

@@ -132,4 +132,36 @@ class ReleaseStore {
             where radio_unit.club_id = :club and not radio_unit.removed order by radio_unit.id
             """).param("club", club).query(Loaded.class).list();
   }
+
+  /** Someone of a group's roster with their licences of now. */
+  Optional<Carrier> person(long club, long party) {
+    return jdbc.sql("select '' as variant, id as party, name, licences::text as licences from party where club_id = :club and id = :party and not removed")
+        .param("club", club).param("party", party).query(Carrier.class).optional();
+  }
+
+  /** The part of a release that someone of the roster carries; the variant before the list that it follows. */
+  Optional<String> carriedPart(long release, long party) {
+    return jdbc.sql("select variant from release_carrier where release_id = :release and party_id = :party order by variant desc limit 1")
+        .param("release", release).param("party", party).query(String.class).optional();
+  }
+
+  /** What was last put into a radio, and who has it; talks is null when it was not kept on which entries it talks. */
+  record Content(long unit, Long party, long load, Long release, String variant, Integer[] talks, Integer[] listens) {}
+
+  /** The content of the radios of a group into which something was put. */
+  List<Content> contents(long club) {
+    return jdbc.sql("""
+            select distinct on (unit_load.unit_id) unit_load.unit_id as unit, custody.party_id as party, unit_load.id as load,
+                   unit_load.release_id as release, unit_load.variant, unit_load.talks, unit_load.listens
+            from unit_load join radio_unit on radio_unit.id = unit_load.unit_id
+            left join custody on custody.unit_id = unit_load.unit_id and custody.in_at is null
+            where radio_unit.club_id = :club and not radio_unit.removed order by unit_load.unit_id, unit_load.id desc
+            """)
+        .param("club", club).query((row, n) -> new Content(row.getLong("unit"), row.getObject("party", Long.class), row.getLong("load"),
+            row.getObject("release", Long.class), row.getString("variant"), whole(row.getArray("talks")), whole(row.getArray("listens")))).list();
+  }
+
+  private static Integer[] whole(java.sql.Array array) throws java.sql.SQLException {
+    return array == null ? null : (Integer[]) array.getArray();
+  }
 }

@@ -1,17 +1,15 @@
 package org.wache.server.releases;
 
 import java.nio.charset.StandardCharsets;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
-import java.util.stream.IntStream;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
-import org.wache.audit.Audit;
-import org.wache.audit.Auditor;
-import org.wache.audit.Finding;
-import org.wache.audit.register.Register;
-import org.wache.channel.ChannelList;
 import org.wache.exchange.ReleaseFile;
-import org.wache.radio.Radio;
 import org.wache.server.lists.ListTaking;
 import org.wache.server.problems.Missing;
 import org.wache.server.problems.Refused;
@@ -70,6 +68,19 @@ public class Releases {
     return new Chosen(release, variant);
   }
 
+  /** A list of which a release is in use, or a variant that is part of one. */
+  public record Released(long list, String name, int number) {}
+
+  /** What of a group may go into radios, by name; a variant after the list that it follows. */
+  public List<Released> inUse(long account, long club) {
+    Map<Long, ReleaseStore.Head> standing = store.standing(club).stream().collect(Collectors.toMap(ReleaseStore.Head::list, Function.identity()));
+    Map<Long, Set<String>> parts = new HashMap<>();
+    standing.forEach((list, head) -> parts.put(list, file(head.id()).parts().stream().map(ReleaseFile.Part::name).collect(Collectors.toSet())));
+    return lists.ofGroup(account, club).stream().filter(each -> standing.containsKey(each.main()) && (each.list() == each.main()
+            || parts.get(each.main()).contains(each.name())))
+        .map(each -> new Released(each.list(), each.name(), standing.get(each.main()).number())).toList();
+  }
+
   /** The number under which a list, as it is now, was released and is in use; a variant goes with the list that it follows. */
   public Optional<Integer> numberOf(long account, long list) {
     ListTaking.Place place = lists.standing(account, list);
@@ -83,23 +94,5 @@ public class Releases {
   /** Everything of a release. */
   ReleaseFile file(long release) {
     return ReleaseFile.read(store.body(release).getBytes(StandardCharsets.UTF_8));
-  }
-
-  /**
-   * A released list as it would go into one radio.
-   *
-   * @param list the entries
-   * @param held for each entry the message that keeps it out of the radio; empty where nothing does
-   */
-  public record ForRadio(ChannelList list, List<Optional<String>> held) {}
-
-  /** A released list held against one radio, under the rules that it was released under. */
-  public static ForRadio forRadio(Chosen chosen, Radio radio) {
-    ReleaseFile file = chosen.release().file();
-    ReleaseFile.Part part = file.parts().stream().filter(each -> each.name().equals(chosen.variant())).findFirst()
-        .orElseThrow(() -> new Missing("This part of the release"));
-    Audit audit = new Auditor(Register.ALL, file.again(part).auditor().context().forRadios(List.of(radio))).audit(part.list());
-    return new ForRadio(part.list(), IntStream.range(0, audit.entries().size()).mapToObj(i -> audit.findings(i).stream().filter(Finding::holds).findFirst()
-        .map(Finding::message)).toList());
   }
 }

@@ -32,6 +32,15 @@ final class Today {
         holders.add(holder(carrier));
       }
     }
+    return under(part, overlay, holders);
+  }
+
+  /** The same in the hand of one person, whether or not they carry the list. */
+  static ContextFile of(ReleaseFile.Part part, String overlay, ReleaseStore.Carrier person) {
+    return under(part, overlay, List.of(holder(person)));
+  }
+
+  private static ContextFile under(ReleaseFile.Part part, String overlay, List<Holder> holders) {
     ObjectNode rows = JSON.createObjectNode().put("format", "wache-context/1");
     rows.set("overlay", JSON.readTree(overlay));
     ContextFile plan = ContextFile.read(JSON.writeValueAsBytes(rows));

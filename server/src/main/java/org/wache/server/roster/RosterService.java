@@ -107,13 +107,17 @@ public class RosterService {
     return party(account, id);
   }
 
-  /** Takes somebody out of the roster, unless they carry a list. */
+  /** Takes somebody out of the roster, unless they carry a list or have a radio. */
   @Transactional
   public void remove(long account, long id, int seen) {
     RosterStore.Stored now = found(account, id, seen);
     List<String> carries = store.carries(id);
     if (!carries.isEmpty()) {
       throw new Refused(now.name() + " carries " + String.join(", ", carries) + ". Take them off there first.");
+    }
+    List<String> radios = store.radios(id);
+    if (!radios.isEmpty()) {
+      throw new Refused(now.name() + " has " + String.join(", ", radios) + ". Take " + (radios.size() == 1 ? "it" : "them") + " back first.");
     }
     int version = store.advance(now.clubId());
     store.remove(id, now.version() + 1);

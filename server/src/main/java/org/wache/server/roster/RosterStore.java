@@ -106,6 +106,12 @@ class RosterStore {
         .param("party", party).query(String.class).list();
   }
 
+  /** The radios that somebody has. */
+  List<String> radios(long party) {
+    return jdbc.sql("select radio_unit.label from custody join radio_unit on radio_unit.id = custody.unit_id where custody.party_id = :party"
+            + " and custody.in_at is null order by radio_unit.id").param("party", party).query(String.class).list();
+  }
+
   void record(long club, int version, long party, String name, long account, String before, String after) {
     jdbc.sql("""
             insert into roster_change (club_id, version, party_id, account_id, before, after)
