@@ -4,6 +4,7 @@ import { FirstAccount } from './accounts/FirstAccount';
 import { SignIn } from './accounts/SignIn';
 import { useGroup } from './accounts/group';
 import { useSession } from './accounts/session';
+import { usePulse } from './api/fresh';
 import { BenchPage } from './bench/BenchPage';
 import { OwnCardPage } from './card/OwnCardPage';
 import { DeskPage } from './desk/DeskPage';
@@ -41,6 +42,7 @@ const PlacePage = lazy(() => import('./places/PlacePage'));
 export function App() {
   const session = useSession();
   const { group } = useGroup();
+  usePulse(group?.rights.includes('see') ? group.id : undefined);
   if (window.location.pathname === '/first-account') return <FirstAccount />;
   if (window.location.pathname === '/password') return <PasswordPage />;
   if (window.location.pathname === '/invitation') return session.isPending ? null : <InvitationPage />;

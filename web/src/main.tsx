@@ -2,7 +2,8 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
-import { Problem } from './api/client';
+import { onSent, Problem } from './api/client';
+import { changes, refresh } from './api/fresh';
 import { App } from './App';
 import './index.css';
 import { startTheme } from './ui/theme';
@@ -16,6 +17,10 @@ const queries = new QueryClient({
       retry: (count, problem) => count < 1 && !(problem instanceof Problem && problem.status >= 400),
     },
   },
+});
+
+onSent((method, path, keeps) => {
+  if (changes(method, path)) refresh(queries, keeps);
 });
 
 createRoot(document.getElementById('root')!).render(

@@ -1,6 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { api, data, type Schemas } from '../api/client';
+import { deskQuery } from '../desk/useDesk';
 import { ListHeader } from '../desk/ListHeader';
 import { useRulebooks } from '../rulebooks/rulebooks';
 import { Choice } from '../ui/Choice';
@@ -27,8 +28,7 @@ export function AbroadPage() {
   const as = params.get('as') ?? '';
   const on = params.get('on') ?? '';
   const desk = useQuery({
-    queryKey: ['desk', list, 'today'],
-    queryFn: () => data(api.GET('/api/lists/{list}', { params: { path: { list } } })),
+    ...deskQuery(list),
   });
   const others = (rulebooks.data ?? []).filter((each) => each.id !== desk.data?.rulebook);
   const there = params.get('to') ?? others[0]?.id ?? '';

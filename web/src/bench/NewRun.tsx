@@ -2,13 +2,15 @@ import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tansta
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, data, type Schemas } from '../api/client';
+import { MeantButton } from '../meant/MeantButton';
+import { unitsOf, useMeant } from '../meant/useMeant';
 import { useRadios } from '../radios/useRadios';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { Notice } from '../ui/Notice';
 import { useKept } from '../ui/useKept';
 import { callSign, CallSign } from './CallSign';
-import { fitting, missing, order, type Order, type Orders } from './orders';
+import { fitting, kept, missing, order, type Order, type Orders } from './orders';
 import { ModelRows } from './ModelRows';
 
 interface Props {
@@ -42,6 +44,7 @@ export function NewRun({ group, list: given, units: asked, whom, onStarted }: Pr
     queryFn: () => data(api.GET('/api/groups/{group}/roster', { params: { path: { group } } })),
   });
   const radios = useRadios(group);
+  const meant = useMeant(Number(list), list !== '');
   const chosen = Object.values(orders).filter(
     (each) => radios.data?.units.some((unit) => unit.id === each.unit) ?? false,
   );
@@ -88,6 +91,8 @@ export function NewRun({ group, list: given, units: asked, whom, onStarted }: Pr
   const open = [...planned.values()].filter((unit) => unit.open);
   const blocked = [...planned.values()].filter((unit) => unit.blocked !== null && !unit.open);
   const why = missing(list, chosen, current?.units, sign);
+  const its = new Set(meant.data ? unitsOf(meant.data.settings, meant.data.meant) : []);
+  const itsRadios = (radios.data?.units ?? []).filter((unit) => its.has(unit.id) && kept(unit) === undefined);
   const models = new Map<string, Schemas['UnitView'][]>();
   for (const unit of radios.data?.units ?? [])
     models.set(unit.modelName, [...(models.get(unit.modelName) ?? []), unit]);
@@ -125,6 +130,20 @@ export function NewRun({ group, list: given, units: asked, whom, onStarted }: Pr
           {why}
         </span>
       </div>
+      {released && meant.data && (
+        <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
+          <MeantButton list={meant.data.list} />
+          {itsRadios.length > 0 && (
+            <Button
+              kind="quiet"
+              onClick={() => put(itsRadios.map((each) => orders[each.id] ?? order(each.id)))}
+            >
+              {itsRadios.length === 1 ? 'Choose the radio' : `Choose the ${itsRadios.length} radios`} that it
+              is for
+            </Button>
+          )}
+        </div>
+      )}
       {lists.data?.length === 0 && (
         <p className="text-soft">
           Nothing is released yet, so nothing may go into a radio.{' '}

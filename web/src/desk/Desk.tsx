@@ -1,15 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useCallback, useMemo, useRef, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
-import {
-  api,
-  data,
-  type Change,
-  type Cure,
-  type Desk as DeskData,
-  type Schemas,
-  type Slip,
-} from '../api/client';
+import { api, data, type Change, type Cure, type Schemas, type Slip } from '../api/client';
 import { Directory } from '../directory/Directory';
 import { News } from '../directory/News';
 import { bring } from '../intake/bring';
@@ -35,11 +27,11 @@ import { KeysDialog } from './KeysDialog';
 import { ListToolbar, NEXT } from './ListToolbar';
 import { type Grouping, rows } from './rows';
 import { SlipList } from './SlipList';
-import { edit, type useDesk } from './useDesk';
+import { type DeskSeen, edit, type useDesk } from './useDesk';
 import { useDeskKeys } from './useDeskKeys';
 
 interface Props {
-  desk: DeskData;
+  desk: DeskSeen;
   ruler: Schemas['Ruler'];
   /** Whose privileges the ruler draws. */
   holder: string;
@@ -52,7 +44,10 @@ const NARROW = '(max-width: 63.99rem)';
 export function Desk({ desk, ruler, holder, work }: Props) {
   const go = useNavigate();
   const [params, setParams] = useSearchParams();
-  const [settled, setSettled] = useState<ReadonlyMap<number, string>>(() => snapshot(desk.slips));
+  const [kept, setKept] = useState({ fetched: desk.fetched, verdicts: snapshot(desk.slips) });
+  const setSettled = (verdicts: ReadonlyMap<number, string>) => setKept({ fetched: desk.fetched, verdicts });
+  // What others did, or was done elsewhere, moves entries at once.
+  const settled = kept.fetched === desk.fetched ? kept.verdicts : NONE;
   const [manual, setManual] = useState<View>();
   const [draft, setDraft] = useState<Record<string, string>>({});
   const [keys, setKeys] = useState(false);
@@ -447,7 +442,7 @@ export function Desk({ desk, ruler, holder, work }: Props) {
       {tool === 'directory' && (
         <Directory
           desk={desk}
-          onAdded={(name, entry) => void work.did(`adding ${name}`, entry)}
+          onAdded={(name) => void work.did(`adding ${name}`)}
           onClose={() => setTool(undefined)}
         />
       )}
@@ -468,7 +463,10 @@ export function Desk({ desk, ruler, holder, work }: Props) {
   );
 }
 
-const snapshot = (slips: Slip[]) => new Map(slips.map((slip) => [slip.id, slip.verdict]));
+const NONE: ReadonlyMap<number, string> = new Map();
+
+const snapshot = (slips: Slip[]): ReadonlyMap<number, string> =>
+  new Map(slips.map((slip) => [slip.id, slip.verdict]));
 
 const nextNumber = (slips: Slip[]) =>
   1 + Math.max(0, ...slips.map((slip) => Number(slip.fields.number)).filter(Number.isInteger));

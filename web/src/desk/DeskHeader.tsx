@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import type { Desk as DeskData, Schemas } from '../api/client';
+import { MeantButton } from '../meant/MeantButton';
 import { Button } from '../ui/Button';
 import { AsOf } from './AsOf';
 import { Carriers } from './Carriers';
@@ -23,6 +24,7 @@ export function DeskHeader({ desk, work, onChoice, onDay, onKeys, children }: Pr
     <ListHeader list={desk.id} name={desk.name}>
       <div className="flex flex-wrap items-center gap-x-3 pb-1">
         <Carriers group={desk.groupId} choice={desk.choice} holders={desk.holders} onChange={onChoice} />
+        <MeantButton list={desk.parent?.id ?? desk.id} />
         <AsOf desk={desk} onChange={onDay} />
         {children}
         <span className="grow" />

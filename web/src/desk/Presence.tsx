@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
+import { useRulesMark } from '../api/fresh';
 import { api, data, type Desk } from '../api/client';
 import { Button } from '../ui/Button';
 
@@ -30,9 +31,18 @@ export function Presence({ desk, entry, typing, onChanged }: Props) {
       ),
   });
   const newer = here.data !== undefined && here.data.version > desk.version;
+  const rules = useRulesMark(desk.groupId);
+  const judgedBy = useRef<string>(undefined);
   useEffect(() => {
     if (newer && !typing) onChanged();
   }, [newer, typing, onChanged]);
+  useEffect(() => {
+    if (rules === undefined) return;
+    const other = judgedBy.current !== undefined && judgedBy.current !== rules;
+    if (other && typing) return; // when the typing ends
+    judgedBy.current = rules;
+    if (other) onChanged();
+  }, [rules, typing, onChanged]);
   const others = here.data?.others ?? [];
   if (others.length === 0 && !newer) return null;
   return (

@@ -87,6 +87,11 @@ function Heading({ row }: { row: Extract<Row, { kind: 'heading' }> }) {
       {row.verdict && <VerdictMark verdict={row.verdict} size={13} />}
       {row.label}
       <span className="text-soft font-mono font-normal">{row.count}</span>
+      {row.changed > 0 && (
+        <span className="text-soft font-normal">
+          and {row.changed === 1 ? 'one' : row.changed} that just changed
+        </span>
+      )}
     </h2>
   );
 }

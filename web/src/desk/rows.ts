@@ -10,7 +10,7 @@ export interface Filter {
 }
 
 export type Row =
-  | { kind: 'heading'; key: string; label: string; verdict?: string; count: number }
+  | { kind: 'heading'; key: string; label: string; verdict?: string; count: number; changed: number }
   | { kind: 'slip'; key: string; slip: Slip };
 
 /** Whether an entry is looked for: by name, number, note, frequency or tone. */
@@ -25,7 +25,7 @@ function matches(slip: Slip, search: string): boolean {
 
 /**
  * The rows of the list. An entry stands under its settled verdict: one that just changed stays where it is until the
- * selection moves on, so that nothing jumps under the hand.
+ * selection moves on, so that nothing jumps under the hand; the heading counts it where it belongs.
  */
 export function rows(
   slips: Slip[],
@@ -64,5 +64,6 @@ const heading = (group: string, grouping: Grouping, members: Slip[]): Row => ({
   key: `heading ${group}`,
   label: grouping === 'verdict' ? verdictWord(group) : group,
   verdict: grouping === 'verdict' ? group : undefined,
-  count: members.length,
+  count: members.filter((slip) => grouping !== 'verdict' || slip.verdict === group).length,
+  changed: grouping === 'verdict' ? members.filter((slip) => slip.verdict !== group).length : 0,
 });

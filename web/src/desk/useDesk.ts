@@ -5,6 +5,7 @@ import { day } from '../ui/dates';
 import {
   api,
   data,
+  KEEPS,
   Problem,
   type Change,
   type Conflict,
@@ -15,11 +16,10 @@ import {
 
 type Order = Schemas['Order'];
 
-/** Something done that can be undone. */
+/** Something to do to a list: in words, and the changes of entries and of their order. */
 interface Step {
   label: string;
   changes: Change[];
-  /** A new order of the entries, and the one before. */
   order?: Order;
 }
 
@@ -27,24 +27,6 @@ interface Clash {
   step: Step;
   conflict: Conflict;
 }
-
-const inverse = (changes: Change[], added: number[]): Change[] => {
-  let next = 0;
-  return changes
-    .map((change): Change => {
-      switch (change.kind) {
-        case 'add':
-          return { kind: 'remove', entry: added[next++] ?? null, behind: null, before: {}, after: {} };
-        case 'remove':
-          return { ...change, kind: 'restore' };
-        case 'restore':
-          return { ...change, kind: 'remove' };
-        default:
-          return { ...change, before: change.after, after: change.before };
-      }
-    })
-    .reverse();
-};
 
 /** The change that sets fields of an entry. */
 export const edit = (slip: Slip, after: Record<string, string>): Change => ({
@@ -65,32 +47,45 @@ function why(desk: Desk, may: boolean): string | undefined {
     : `You see the list as of ${day(desk.on)}. Go back to today to change it.`;
 }
 
+/** A list under audit; fetched says which answer of the server it began with, so that what came by itself is told from what was done here. */
+export type DeskSeen = Desk & { fetched: number };
+
+/** A list under audit, as every page of it asks for it. */
+export const deskQuery = (list: number, on?: string) => ({
+  queryKey: ['desk', list, on ?? 'today'],
+  queryFn: async (): Promise<DeskSeen> => ({
+    ...(await data(api.GET('/api/lists/{list}', { params: { path: { list }, query: { on } } }))),
+    fetched: performance.now(),
+  }),
+});
+
 /** A list under audit, its changes, and the way back. */
 export function useDesk(list: number, on?: string) {
   const queries = useQueryClient();
-  const key = ['desk', list, on ?? 'today'];
-  const desk = useQuery({
-    queryKey: key,
-    queryFn: () => data(api.GET('/api/lists/{list}', { params: { path: { list }, query: { on } } })),
-  });
+  const { queryKey: key, queryFn } = deskQuery(list, on);
+  const desk = useQuery({ queryKey: key, queryFn });
   const may = useMay('edit', desk.data?.groupId);
   const fixed = desk.data && why(desk.data, may);
-  const [past, setPast] = useState<Step[]>([]);
-  const [future, setFuture] = useState<Step[]>([]);
+  const ways = useQuery({
+    queryKey: ['ways', list],
+    enabled: desk.data !== undefined && fixed === undefined,
+    queryFn: () => data(api.GET('/api/lists/{list}/undo', { params: { path: { list } } })),
+  });
   const [clash, setClash] = useState<Clash>();
   const [problem, setProblem] = useState<string>();
   const [said, setSaid] = useState<string>();
 
-  async function send(step: Step): Promise<Step | undefined> {
-    const version = queries.getQueryData<Desk>(key)?.version ?? 0;
+  async function send(step: Step): Promise<boolean> {
+    const version = queries.getQueryData<DeskSeen>(key)?.version ?? 0;
     try {
       const changed = await data(
         api.POST('/api/lists/{list}/changes', {
           params: { path: { list } },
           body: { version, changes: step.changes, order: step.order ?? null },
+          headers: { [KEEPS]: String(list) },
         }),
       );
-      queries.setQueryData<Desk>(key, (old) => {
+      queries.setQueryData<DeskSeen>(key, (old) => {
         if (!old) return old;
         const slips = new Map(old.slips.map((slip) => [slip.id, slip]));
         changed.slips.forEach((slip) => slips.set(slip.id, slip));
@@ -98,66 +93,52 @@ export function useDesk(list: number, on?: string) {
         return { ...old, version: changed.version, counts: changed.counts, slips: ordered };
       });
       setProblem(undefined);
-      return {
-        label: step.label,
-        changes: inverse(step.changes, changed.added),
-        order: step.order && { before: step.order.after, after: step.order.before },
-      };
+      return true;
     } catch (cause) {
       if (cause instanceof Problem && cause.status === 409) {
         setClash({ step, conflict: cause.body as Conflict });
       } else {
         setProblem(cause instanceof Error ? cause.message : 'The change was not saved.');
       }
-      return undefined;
+      return false;
     }
   }
 
-  /** Makes a change, and keeps the way back. */
+  /** Makes a change; the server keeps the way back. */
   async function act(label: string, changes: Change[], order?: Order): Promise<boolean> {
     if (fixed) {
       setProblem(fixed);
       return false;
     }
-    const back = await send({ label, changes, order });
-    if (!back) return false;
-    setPast((steps) => [...steps, back]);
-    setFuture([]);
-    setSaid(label);
-    return true;
+    const sent = await send({ label, changes, order });
+    if (sent) setSaid(label);
+    return sent;
   }
 
-  async function undo() {
-    const step = past.at(-1);
-    if (!step) return;
-    const again = await send(step);
-    if (again) {
-      setPast((steps) => steps.slice(0, -1));
-      setFuture((steps) => [...steps, again]);
-      setSaid(`Undone: ${step.label}`);
+  async function back(again: boolean) {
+    const way = again ? ways.data?.redo : ways.data?.undo;
+    if (fixed || (!way && !ways.isFetching)) return;
+    try {
+      await data(
+        api.POST('/api/lists/{list}/undo', {
+          params: { path: { list } },
+          // What is not known yet is whichever comes next.
+          body: { again, version: ways.isFetching ? null : (way?.version ?? null) },
+        }),
+      );
+      setProblem(undefined);
+      setSaid(`${again ? 'Done again' : 'Undone'}: ${way?.words ?? ''}`);
+    } catch (cause) {
+      setProblem(cause instanceof Error ? cause.message : 'It was not undone.');
     }
   }
-
-  async function redo() {
-    const step = future.at(-1);
-    if (!step) return;
-    const back = await send(step);
-    if (back) {
-      setFuture((steps) => steps.slice(0, -1));
-      setPast((steps) => [...steps, back]);
-      setSaid(`Done again: ${step.label}`);
-    }
-  }
+  const undo = () => back(false);
+  const redo = () => back(true);
 
   const reload = useCallback(() => queries.invalidateQueries({ queryKey: ['desk', list] }), [queries, list]);
 
-  /** Notes that an entry was added by other means, with the way back. */
-  async function did(label: string, entry: number) {
-    setPast((steps) => [
-      ...steps,
-      { label, changes: [{ kind: 'remove', entry, behind: null, before: {}, after: {} }] },
-    ]);
-    setFuture([]);
+  /** Notes that something was done by other means. */
+  async function did(label: string) {
     setSaid(label);
     await reload();
   }
@@ -193,8 +174,8 @@ export function useDesk(list: number, on?: string) {
     clash,
     problem,
     said,
-    canUndo: past.at(-1)?.label,
-    canRedo: future.at(-1)?.label,
+    canUndo: ways.data?.undo?.words,
+    canRedo: ways.data?.redo?.words,
     tell: setProblem,
     dismiss: () => setProblem(undefined),
   };

@@ -1,14 +1,17 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { api, data } from '../api/client';
+import { api, data, type Schemas } from '../api/client';
 import { ListHeader } from '../desk/ListHeader';
 import { MatrixGrid } from '../matrix/MatrixGrid';
 import { type Cell } from '../matrix/cells';
 import { Button } from '../ui/Button';
+import { DoneBar, type Done } from '../ui/DoneBar';
 import { Notice } from '../ui/Notice';
 import { VERDICTS, VerdictMark, verdictWord } from '../ui/VerdictMark';
 import { FitPanel } from './FitPanel';
+import { MeantButton } from '../meant/MeantButton';
+import { alike, type Meant, withSetting } from '../meant/useMeant';
 import { asMatrix } from './asMatrix';
 
 /** A change of one entry, in words, with what it was before. */
@@ -17,7 +20,6 @@ interface Edit {
   words: string;
   before: Record<string, string>;
   after: Record<string, string>;
-  undoes?: boolean;
 }
 
 /** How the list fits the radios: its entries against the models as they are set, each cell with its cure. */
@@ -27,21 +29,15 @@ export function FitPage() {
   const queries = useQueryClient();
   const [cell, setCell] = useState<Cell>({ row: 0, column: 0 });
   const [trouble, setTrouble] = useState(false);
-  const [done, setDone] = useState<Edit>();
-  const [picked, setPicked] = useState<number[]>();
+  const [done, setDone] = useState<Done>();
+  const [picked, setPicked] = useState<Meant>();
   const fit = useQuery({
     queryKey: ['fit', list],
     placeholderData: keepPreviousData,
     queryFn: () => data(api.GET('/api/lists/{list}/fit', { params: { path: { list } } })),
   });
   const matrix = useMemo(() => (fit.data ? asMatrix(fit.data, trouble) : undefined), [fit.data, trouble]);
-  const refresh = () =>
-    Promise.all([
-      queries.invalidateQueries({ queryKey: ['fit', list] }),
-      queries.invalidateQueries({ queryKey: ['fit-reason', list] }),
-      queries.invalidateQueries({ queryKey: ['desk', list] }),
-      queries.invalidateQueries({ queryKey: ['lists'] }),
-    ]);
+  const refresh = () => queries.invalidateQueries({ queryKey: ['fit', list] });
   const cure = useMutation({
     mutationFn: (edit: Edit) =>
       data(
@@ -56,22 +52,19 @@ export function FitPage() {
           },
         }),
       ),
-    onSuccess: (_, edit) => {
-      setDone(edit.undoes ? undefined : edit);
-      return refresh();
-    },
+    onSuccess: (answer, edit) => setDone({ words: edit.words, version: answer.version }),
   });
   const choose = useMutation({
-    mutationFn: (models: number[]) =>
+    mutationFn: (after: Meant) =>
       data(
-        api.PUT('/api/lists/{list}/models', {
-          params: { path: { list } },
-          body: { before: fit.data!.models, after: models },
+        api.PUT('/api/lists/{list}/radios', {
+          params: { path: { list: fit.data!.parent ?? list } },
+          body: { before: fit.data!.meant, after },
         }),
       ),
     onSettled: () => refresh().then(() => setPicked(undefined)),
   });
-  const models = picked ?? fit.data?.models ?? [];
+  const meant = picked ?? fit.data?.meant;
   const column = matrix?.columns[cell.column];
   const fitColumn = fit.data?.columns.find((each) => each.key === column?.key);
   const entry = matrix?.entries[cell.row];
@@ -109,6 +102,7 @@ export function FitPage() {
             </span>
           ))}
         </span>
+        <MeantButton list={list} />
         <Link to={`/lists/${list}/keypad`} className="text-accent underline-offset-2 hover:underline">
           By keypad
         </Link>
@@ -125,17 +119,7 @@ export function FitPage() {
           </Notice>
         </div>
       )}
-      {done && (
-        <p role="status" className="border-line bg-accent-wash flex items-center gap-3 border-b px-3 py-1">
-          {done.words}.
-          <Button
-            disabled={cure.isPending}
-            onClick={() => cure.mutate({ ...done, before: done.after, after: done.before, undoes: true })}
-          >
-            Undo
-          </Button>
-        </p>
-      )}
+      {done && <DoneBar list={list} done={done} onUndone={() => setDone(undefined)} />}
       {matrix && fit.data && (
         <div className="flex min-h-0 grow max-lg:flex-col">
           <main className="min-h-0 min-w-0 grow">
@@ -166,7 +150,12 @@ export function FitPage() {
           {fitColumn && (
             <FitPanel
               list={list}
-              column={{ ...fitColumn, judged: models.includes(fitColumn.model) }}
+              column={{
+                ...fitColumn,
+                judged: picked
+                  ? picked.settings.some((each) => alike(each, settingOf(fitColumn)))
+                  : fitColumn.judged,
+              }}
               entry={entry}
               variant={fit.data.parent !== null}
               busy={cure.isPending || choose.isPending}
@@ -182,8 +171,8 @@ export function FitPage() {
                 })
               }
               onJudge={(judged) => {
-                const others = fit.data.models.filter((id) => id !== fitColumn.model);
-                const next = judged ? [...others, fitColumn.model] : others;
+                if (!meant) return;
+                const next = withSetting(meant, settingOf(fitColumn), judged);
                 setPicked(next);
                 choose.mutate(next);
               }}
@@ -194,3 +183,9 @@ export function FitPage() {
     </div>
   );
 }
+
+const settingOf = (column: Schemas['FitColumn']) => ({
+  model: column.model,
+  lock: column.lock,
+  inhibited: column.inhibited,
+});

@@ -5,6 +5,7 @@ import { api, data, type Cure, type Schemas } from '../api/client';
 import { CureButton } from '../desk/CureButton';
 import { SumView } from '../desk/SumView';
 import { Notice } from '../ui/Notice';
+import { columnName } from './asMatrix';
 import { some } from '../ui/people';
 import { VerdictMark, verdictEdge, verdictText } from '../ui/VerdictMark';
 
@@ -58,7 +59,7 @@ export function FitPanel({ list, column, entry, variant, busy, onCure, onJudge }
     window.addEventListener('keydown', typed);
     return () => window.removeEventListener('keydown', typed);
   });
-  const name = column.lock ? `${column.name}, ${column.lock}` : column.name;
+  const name = columnName(column);
   return (
     <aside
       aria-label="Why"
@@ -90,7 +91,7 @@ export function FitPanel({ list, column, entry, variant, busy, onCure, onJudge }
             disabled={busy}
             onChange={(event) => onJudge(event.target.checked)}
           />
-          Hold the list against the {column.name} on the Desk too
+          This list is for it, as it is set
         </label>
       </section>
       {reason.error && <Notice message={reason.error.message} />}

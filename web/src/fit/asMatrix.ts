@@ -13,7 +13,7 @@ export function asMatrix(fit: Schemas['FitTable'], onlyTrouble: boolean): Schema
     cells: fit.cells.map((cells) => rows.map((row) => cells.charAt(row).replace('f', 'c')).join('')),
     columns: fit.columns.map((column) => ({
       key: column.key,
-      name: column.lock ? `${column.name}, ${column.lock}` : column.name,
+      name: columnName(column),
       holds: column.units === 1 ? '1 radio' : `${column.units} radios`,
       carries: column.units > 0,
       cells: column.cells,
@@ -22,3 +22,11 @@ export function asMatrix(fit: Schemas['FitTable'], onlyTrouble: boolean): Schema
     })),
   };
 }
+
+/** What a column is called: a model as it is set. */
+export const columnName = (column: Schemas['FitColumn']) =>
+  column.inhibited
+    ? `${column.name}, transmitter off`
+    : column.lock
+      ? `${column.name}, ${column.lock}`
+      : column.name;

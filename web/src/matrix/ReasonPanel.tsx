@@ -139,6 +139,9 @@ function Variant({ list, column }: { list: number; column: Schemas['MatrixColumn
         {column.counts.hold === 0
           ? 'Every entry stays as it is.'
           : `${column.counts.hold} ${column.counts.hold === 1 ? 'entry' : 'entries'} on hold for them: what they may not key only listens, and says so.`}{' '}
+        {column.counts.clear + column.counts.query === 0 && (
+          <span className="text-query">They could talk on nothing of it: it would only listen. </span>
+        )}
         The variant follows every change of this list.
       </p>
       {make.error && <Notice message={make.error.message} />}

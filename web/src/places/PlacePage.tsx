@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { api, data, type Desk, type Schemas } from '../api/client';
+import { deskQuery } from '../desk/useDesk';
 import { ListHeader } from '../desk/ListHeader';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
@@ -14,8 +15,7 @@ import { SettingsForm } from './SettingsForm';
 export default function PlacePage() {
   const list = Number(useParams().list);
   const desk = useQuery({
-    queryKey: ['desk', list, 'today'],
-    queryFn: () => data(api.GET('/api/lists/{list}', { params: { path: { list } } })),
+    ...deskQuery(list),
   });
   const places = useQuery({
     queryKey: ['places', desk.data?.rulebook],

@@ -35,6 +35,8 @@ export function UnitForm({ group, models, unit, onDone }: Props) {
           owner: '',
         },
   );
+  // Saving over what somebody else changed meanwhile is told, whatever is shown by then.
+  const [version] = useState(unit?.version ?? 0);
   const set = (some: Partial<Schemas['UnitDraft']>) => setDraft({ ...draft, ...some });
   const locks = models.find((model) => model.id === draft.model)?.locks ?? [];
   const save = useMutation({
@@ -43,7 +45,7 @@ export function UnitForm({ group, models, unit, onDone }: Props) {
         await data(
           api.PUT('/api/units/{unit}', {
             params: { path: { unit: unit.id } },
-            body: { version: unit.version, unit: draft },
+            body: { version, unit: draft },
           }),
         );
         return unit.id;

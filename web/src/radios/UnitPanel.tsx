@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import { useSearchParams } from 'react-router';
 import { useMay } from '../accounts/rights';
 import { api, data, type Schemas } from '../api/client';
 import { Button } from '../ui/Button';
@@ -25,7 +26,8 @@ interface Props {
 export function UnitPanel({ group, unit, radios, onDone }: Props) {
   const queries = useQueryClient();
   const may = useMay('bench');
-  const [editing, setEditing] = useState(false);
+  const [params] = useSearchParams();
+  const [editing, setEditing] = useState(may && params.has('change'));
   const history = useQuery({
     queryKey: ['radios', 'unit', unit.id],
     queryFn: () => data(api.GET('/api/units/{unit}', { params: { path: { unit: unit.id } } })),

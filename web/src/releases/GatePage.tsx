@@ -1,14 +1,19 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { useMay } from '../accounts/rights';
 import { api, data, type Schemas } from '../api/client';
+import { deskQuery } from '../desk/useDesk';
 import { ListHeader } from '../desk/ListHeader';
+import { MeantButton } from '../meant/MeantButton';
 import { Button } from '../ui/Button';
 import { moment } from '../ui/dates';
 import { Notice } from '../ui/Notice';
 import { some } from '../ui/people';
 import { Matters } from './Matters';
+import { OutList } from './OutList';
 import { Signature } from './Signature';
+import { Since } from './Since';
 import { PartList } from './PartList';
 import { Station } from './Station';
 
@@ -26,9 +31,8 @@ export function GatePage() {
     queryFn: () => data(api.GET('/api/lists/{list}/gate', { params: { path: { list } } })),
   });
   const name = useQuery({
-    queryKey: ['desk', list, 'today'],
+    ...deskQuery(list),
     enabled: gate.isError,
-    queryFn: () => data(api.GET('/api/lists/{list}', { params: { path: { list } } })),
   });
   const parent = name.data?.parent;
   return (
@@ -55,6 +59,7 @@ export function GatePage() {
               <Holds gate={gate.data} />
               <Queries gate={gate.data} />
               <Radios gate={gate.data} />
+              <Read gate={gate.data} />
               <Signature gate={gate.data} />
               <Out gate={gate.data} />
             </ol>
@@ -157,18 +162,86 @@ function Radios({ gate }: { gate: Gate }) {
           ? 'Nobody has said which radios it is for.'
           : open.length > 0
             ? `${entries(open)} cannot go into a radio that it is for.`
-            : `For ${some(gate.models)}.`
+            : `For ${some(gate.models.map((each) => each.name))}.`
       }
       press={
-        <Link to={`/lists/${gate.list}/fit`} className={LINK}>
-          {none ? 'Choose the radios' : 'Look at the fit'}
-        </Link>
+        <span className="flex items-center gap-2">
+          <MeantButton list={gate.list} words={none ? 'Choose the radios' : 'This list is for …'} />
+          {!none && (
+            <Link to={`/lists/${gate.list}/fit`} className={LINK}>
+              Look at the fit
+            </Link>
+          )}
+        </span>
       }
     >
-      {grouped(misfits, (each) => each.model).map(([model, matters]) => (
-        <Matters key={model} list={gate.list} heading={model} matters={matters} settle="Leave out of it" />
+      {grouped(misfits, (each) => each.title).map(([title, matters]) => (
+        <Matters key={title} list={gate.list} heading={title} matters={matters} settle="Leave out of them" />
       ))}
+      {open.length > 0 && <SetOtherwise gate={gate} open={open} />}
     </Station>
+  );
+}
+
+/** What a second person looks at: what differs from what is in use, and every entry. */
+function Read({ gate }: { gate: Gate }) {
+  const [open, setOpen] = useState(false);
+  const entries = useQuery({
+    queryKey: ['gate', gate.list, 'entries', gate.state],
+    enabled: open,
+    queryFn: () => data(api.GET('/api/lists/{list}/gate/entries', { params: { path: { list: gate.list } } })),
+  });
+  const { since } = gate;
+  return (
+    <Station
+      title="The entries are read"
+      verdict={gate.signature ? 'clear' : ''}
+      words={
+        since === null
+          ? `${gate.entries} entries, for the first time.`
+          : since.entries.length === 0 && !since.moved
+            ? `${gate.entries} entries, as in release ${since.number}.`
+            : `${gate.entries} entries; ${since.entries.length === 0 ? 'their order' : since.entries.length === 1 ? 'one' : since.entries.length} otherwise than in release ${since.number}.`
+      }
+      press={
+        <Button kind="quiet" className="text-second" aria-expanded={open} onClick={() => setOpen(!open)}>
+          {open ? 'Close the entries' : 'Read the entries'}
+        </Button>
+      }
+    >
+      {since !== null && <Since since={since} />}
+      {open && entries.data && <OutList list={gate.name} parts={entries.data} />}
+      {entries.error && <Notice message={entries.error.message} />}
+    </Station>
+  );
+}
+
+/** Radios that are set so that entries do not go into them: the bench sets them otherwise, or the list is not for them. */
+function SetOtherwise({ gate, open }: { gate: Gate; open: Matter[] }) {
+  const concerned = gate.models.filter(
+    (model) =>
+      model.units.length > 0 &&
+      open.some((each) => each.model === model.name) &&
+      model.name.includes('set to'),
+  );
+  if (concerned.length === 0) return null;
+  return (
+    <ul className="text-second flex flex-col gap-0.5">
+      {concerned.map((model) => (
+        <li key={model.name}>
+          {model.name}: if that setting was not meant, set{' '}
+          {model.units.map((unit, index) => (
+            <span key={unit.id}>
+              {index > 0 && ', '}
+              <Link to={`/radios?unit=${unit.id}&change`} className={LINK}>
+                {unit.label}
+              </Link>
+            </span>
+          ))}{' '}
+          otherwise, or take the setting off what this list is for.
+        </li>
+      ))}
+    </ul>
   );
 }
 
@@ -248,7 +321,7 @@ function GoesOut({ gate }: { gate: Gate }) {
               {moment(gate.newest.at)}, by {gate.newest.by}
               {gate.newest.recalled && '; recalled'}
             </span>
-            {gate.newest.version < gate.version && (
+            {gate.since && !gate.inUse && (
               <Link to={`/lists/${gate.list}/versions`} className={`${LINK} text-second block`}>
                 What changed since
               </Link>

@@ -26,6 +26,7 @@ export function Matters({ list, matters, heading, settle }: Props) {
   const may = useMay('edit');
   const [settling, setSettling] = useState(false);
   const open = matters.filter((each) => each.waiver === null);
+  const told = lines(open);
   const [more, setMore] = useState(false);
   return (
     <section
@@ -35,7 +36,7 @@ export function Matters({ list, matters, heading, settle }: Props) {
       <div className="flex flex-wrap items-baseline gap-x-3 px-3 py-1.5">
         <h3 className="font-semibold">{heading}</h3>
         <span className="text-second text-soft">
-          {open.length > 0 && `${open.length} open`}
+          {open.length > 0 && `${told.length} open`}
           {open.length > 0 && open.length < matters.length && ', '}
           {open.length < matters.length && `${matters.length - open.length} settled`}
         </span>
@@ -50,13 +51,13 @@ export function Matters({ list, matters, heading, settle }: Props) {
         <Settle list={list} open={open} word={settle} onDone={() => setSettling(false)} />
       ) : (
         <ul className="divide-line border-line divide-y border-t">
-          {open.slice(0, more ? undefined : 6).map((each) => (
-            <Row key={each.print} list={list} matter={each} />
+          {told.slice(0, more ? undefined : 6).map((each) => (
+            <Row key={each[0]!.print} list={list} matters={each} />
           ))}
-          {open.length > 6 && !more && (
+          {told.length > 6 && !more && (
             <li className="px-3 py-1">
               <Button kind="quiet" className="text-second" onClick={() => setMore(true)}>
-                Show {open.length - 6} more
+                Show {told.length - 6} more
               </Button>
             </li>
           )}
@@ -69,7 +70,18 @@ export function Matters({ list, matters, heading, settle }: Props) {
   );
 }
 
-function Row({ list, matter }: { list: number; matter: Matter }) {
+/** One finding over several radios is one line. */
+function lines(matters: Matter[]): Matter[][] {
+  const groups = new Map<string, Matter[]>();
+  for (const each of matters) {
+    const key = `${each.entry} ${each.message}`;
+    groups.set(key, [...(groups.get(key) ?? []), each]);
+  }
+  return [...groups.values()];
+}
+
+function Row({ list, matters }: { list: number; matters: Matter[] }) {
+  const matter = matters[0]!;
   return (
     <li className="flex flex-wrap items-baseline gap-x-3 px-3 py-1.5">
       <Link
@@ -82,7 +94,10 @@ function Row({ list, matter }: { list: number; matter: Matter }) {
       <span className="min-w-60 grow basis-80">
         {matter.message}{' '}
         <span className="text-second text-soft">
-          {matter.source}. {matter.model === '' && `For ${some(matter.holders)}.`}
+          {matter.source}.{' '}
+          {matter.model === ''
+            ? `For ${some(matter.holders)}.`
+            : `In ${matters.map((each) => each.model).join('; ')}.`}
         </span>
       </span>
     </li>
@@ -192,7 +207,10 @@ function Settle({
               <span>
                 <span className="text-soft font-mono">{each.number}</span>{' '}
                 <span className="font-semibold">{each.name || '(no name)'}</span>{' '}
-                <span className="text-second text-soft">{each.message}</span>
+                <span className="text-second text-soft">
+                  {each.message}
+                  {each.model && ` ${each.model}.`}
+                </span>
               </span>
             </label>
           </li>

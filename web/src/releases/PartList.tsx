@@ -15,7 +15,13 @@ export function PartList({ list, parts }: { list: string; parts: Part[] }) {
         <li key={part.name}>
           <span className="font-semibold">{part.name || list}</span>
           <span className="text-second text-soft block">
-            {part.entries} entries, {part.talking} of them to talk on. For {some(part.carriers)}.
+            {part.entries} entries,{' '}
+            {part.talking === 0 ? (
+              <span className="text-query">none of them to talk on: it only listens</span>
+            ) : (
+              `${part.talking} of them to talk on`
+            )}
+            . For {some(part.carriers)}.
           </span>
         </li>
       ))}

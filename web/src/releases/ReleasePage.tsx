@@ -7,6 +7,7 @@ import { PageHeader } from '../ui/PageHeader';
 import { VerdictMark } from '../ui/VerdictMark';
 import { Against, Recall } from './Against';
 import { Papers } from './Papers';
+import { OutList } from './OutList';
 import { PartList } from './PartList';
 
 /** One release: what it froze, its papers, who has it, and what speaks against it. */
@@ -32,6 +33,11 @@ export function ReleasePage() {
 
 function Shown({ view }: { view: Schemas['ReleaseView'] }) {
   const { line } = view;
+  const entries = useQuery({
+    queryKey: ['release', line.id, 'entries'],
+    queryFn: () =>
+      data(api.GET('/api/releases/{release}/entries', { params: { path: { release: line.id } } })),
+  });
   return (
     <main className="mx-auto flex w-full max-w-6xl flex-col gap-5 px-5 pt-4 pb-8">
       <div>
@@ -108,6 +114,11 @@ function Shown({ view }: { view: Schemas['ReleaseView'] }) {
           {view.current && view.against.length === 0 && <Recall line={line} proposed={false} first="" />}
         </div>
       </div>
+      <section aria-label="The entries as they went out" className="flex flex-col gap-1">
+        <h2 className="text-second text-soft">The entries as they went out</h2>
+        {entries.data && <OutList list={line.name} parts={entries.data} />}
+        {entries.error && <Notice message={entries.error.message} />}
+      </section>
     </main>
   );
 }

@@ -21,7 +21,7 @@ interface Props {
   roster: Schemas['Roster'];
   party?: Schemas['Party'];
   start: Draft;
-  onDone: (party: Schemas['Party'] | undefined) => Promise<void>;
+  onDone: (saved: Schemas['Saved'] | undefined) => Promise<void>;
   onBack: () => void;
 }
 

@@ -10,6 +10,7 @@ import { GroupSelect } from '../ui/GroupSelect';
 import { Notice } from '../ui/Notice';
 import { PageHeader } from '../ui/PageHeader';
 import { CalendarAddress } from './CalendarAddress';
+import { EffectView } from './EffectView';
 import { PartyEditor } from './PartyEditor';
 import { PartyList } from './PartyList';
 import { EMPTY } from './drafts';
@@ -28,11 +29,11 @@ export function RosterPage() {
   });
   const wanted = params.get('party');
   const choose = (party: string | undefined) => setParams(party ? { party } : {}, { replace: true });
-  const refresh = async (party: Schemas['Party'] | undefined) => {
+  const [saved, setSaved] = useState<Schemas['Saved']>();
+  const done = async (next: Schemas['Saved'] | undefined) => {
+    setSaved(next);
     await queries.invalidateQueries({ queryKey: ['roster'] });
-    void queries.invalidateQueries({ queryKey: ['register'] });
-    void queries.invalidateQueries({ queryKey: ['home'] });
-    choose(party && String(party.id));
+    choose(next && String(next.id));
   };
   const chosen = roster.data?.parties.find((each) => String(each.id) === wanted);
   return (
@@ -69,6 +70,7 @@ export function RosterPage() {
           <Notice message={roster.error.message} />
         </div>
       )}
+      {saved && String(saved.id) === wanted && <EffectView name={saved.party.name} effect={saved.effect} />}
       {roster.data && group && (
         <div className="flex min-h-0 grow">
           <PartyList
@@ -89,7 +91,7 @@ export function RosterPage() {
                 roster={roster.data}
                 party={chosen}
                 start={chosen ?? EMPTY}
-                onDone={refresh}
+                onDone={done}
                 onBack={() => choose(undefined)}
               />
             ) : (

@@ -11,16 +11,12 @@ import { Chip } from '../ui/Chip';
 import { Megahertz } from '../ui/Megahertz';
 import { Notice } from '../ui/Notice';
 import { ClearSearch } from './ClearSearch';
+import { DoneBar, type Done } from '../ui/DoneBar';
 import { clusters } from './clusters';
 import { HitPanel, keyOf } from './HitPanel';
 import { KeyingChoice } from './KeyingChoice';
 import { SiteRuler } from './SiteRuler';
 import { counted, type Hit } from './words';
-
-interface Done {
-  words: string;
-  undo: Change;
-}
 
 /** What the entries of a list do to each other when they are used at one site. */
 export function SitePage() {
@@ -44,12 +40,7 @@ export function SitePage() {
     enabled: group !== undefined,
     queryFn: () => data(api.GET('/api/groups/{group}/stations', { params: { path: { group: group!.id } } })),
   });
-  const refresh = () =>
-    Promise.all(
-      [['site', list], ['site-detail', list], ['least', list], ['desk', list], ['lists']].map((queryKey) =>
-        queries.invalidateQueries({ queryKey }),
-      ),
-    );
+  const refresh = () => queries.invalidateQueries({ queryKey: ['site', list] });
   const keep = useMutation({
     mutationFn: (after: Schemas['Keyed']) =>
       data(
@@ -65,7 +56,7 @@ export function SitePage() {
     },
   });
   const change = useMutation({
-    mutationFn: ({ change }: { change: Change; done?: (added: number[]) => Done }) =>
+    mutationFn: ({ change }: { change: Change; done: (added: number[]) => Omit<Done, 'version'> }) =>
       data(
         api.POST('/api/lists/{list}/changes', {
           params: { path: { list } },
@@ -73,9 +64,8 @@ export function SitePage() {
         }),
       ),
     onSuccess: (answer, asked) => {
-      setDone(asked.done?.(answer.added));
+      setDone({ ...asked.done(answer.added), version: answer.version });
       setHit(undefined);
-      return refresh();
     },
   });
   const at = site.data?.sites[index] ?? site.data?.sites[0];
@@ -102,6 +92,9 @@ export function SitePage() {
     const stretch = stretches.find((each) => hertz != null && hertz >= each.low && hertz <= each.high);
     if (move && stretch && hertz != null && (hertz < looked.low || hertz > looked.high)) setView(stretch);
   };
+  const nextNumber =
+    1 +
+    Math.max(0, ...(site.data?.entries ?? []).map((each) => Number(each.number)).filter(Number.isInteger));
   const problem = site.error ?? keep.error ?? change.error;
   const shown = site.data?.shown ?? 'all';
   return (
@@ -144,14 +137,7 @@ export function SitePage() {
           </Notice>
         </div>
       )}
-      {done && (
-        <p role="status" className="border-line bg-accent-wash flex items-center gap-3 border-b px-3 py-1">
-          {done.words}.
-          <Button disabled={change.isPending} onClick={() => change.mutate({ change: done.undo })}>
-            Undo
-          </Button>
-        </p>
-      )}
+      {done && <DoneBar list={list} done={done} onUndone={() => setDone(undefined)} />}
       {site.data && at && (
         <>
           <section
@@ -249,11 +235,11 @@ export function SitePage() {
                       entry: null,
                       behind: null,
                       before: {},
-                      after: { ...pick.fields, name: 'Clear channel' },
+                      after: { ...pick.fields, name: clearName(pick), number: String(nextNumber) },
                     },
                     done: ([added]) => ({
-                      words: `A clear channel was added`,
-                      undo: { kind: 'remove', entry: added ?? null, behind: null, before: {}, after: {} },
+                      words: `${clearName(pick)} was added as number ${nextNumber}`,
+                      to: `/lists/${list}?entry=${added}`,
                     }),
                   })
                 }
@@ -290,13 +276,6 @@ export function SitePage() {
                     },
                     done: () => ({
                       words: `${least.name || `Number ${least.number}`}: ${least.label}`,
-                      undo: {
-                        kind: 'edit',
-                        entry: least.entry,
-                        behind: null,
-                        before: least.changes,
-                        after: least.before,
-                      },
                     }),
                   })
                 }
@@ -334,3 +313,6 @@ const WEIGHTS: Record<string, number> = {
 
 const weight = (reached: Schemas['ReachedEntry']) =>
   reached.counts.reduce((sum, each) => sum + Math.min(each.count, 999) * (WEIGHTS[each.kind] ?? 1), 0);
+
+/** What a clear channel is called that is added: by where it is. */
+const clearName = (pick: Schemas['ClearPick']) => `CLR ${(pick.hz / 1e6).toFixed(3)}`;

@@ -88,6 +88,15 @@ export function Compare({ desk, other, otherVersion, versions = [], fixed, onBac
               {(other === undefined ? SINCE : BESIDE)[row.kind]}
             </span>
             <span className="min-w-0 grow">{row.words.join('; ').replace(/^(new|gone): /, '')}</span>
+            {row.back.length > 0 && !fixed && (
+              <Button
+                kind="quiet"
+                className="text-second self-start"
+                onClick={() => void onBack(`${row.name || row.number} brought back`, row.back)}
+              >
+                Bring it back
+              </Button>
+            )}
           </li>
         ))}
       </ul>

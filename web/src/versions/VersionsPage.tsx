@@ -117,7 +117,15 @@ export function VersionsPage() {
                   >
                     <span className="flex gap-2">
                       <span className="text-soft font-mono">{each.version}</span>
-                      <span className="grow">{each.words}</span>
+                      <span className="min-w-0 grow">{each.words}</span>
+                      {each.release !== null && (
+                        <span
+                          className={`text-second shrink-0 ${each.recalled ? 'text-hold' : 'text-accent'}`}
+                        >
+                          release {each.release}
+                          {each.recalled && ', recalled'}
+                        </span>
+                      )}
                       {index === 0 && <span className="text-second text-soft">now</span>}
                     </span>
                     <span className="text-second text-soft block">

@@ -261,7 +261,7 @@ class BenchTest {
   /** A server in a process of its own, with a slow line to its radios. */
   private static Process killable(String database, int port) throws IOException {
     String classes = System.getProperty("surefire.test.class.path", System.getProperty("java.class.path"));
-    List<String> command = new ArrayList<>(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-Xmx512m", "-cp", classes,
+    List<String> command = new ArrayList<>(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-Xmx512m", "-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC", "-cp", classes,
         "org.wache.server.WacheServer", "--server.port=" + port, "--spring.datasource.url=" + database, "--spring.datasource.username=wache",
         "--wache.demo=true", "--wache.secure-cookies=false", "--wache.bench.baud=9600"));
     return new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.DISCARD).start();

@@ -121,14 +121,16 @@ final class Fleets {
     return Browserless.json(released).path("id").asLong();
   }
 
-  /** Chooses the models that a list is for. */
+  /** Chooses the models that a list is for, each in every setting that radios of it have. */
   void choose(long list, String... models) {
-    JsonNode fit = Browserless.json(who.get("/api/lists/" + list + "/fit"));
-    List<Long> before = new ArrayList<>();
-    fit.path("models").forEach(each -> before.add(each.asLong()));
-    List<Long> after = java.util.Arrays.stream(models).map(this::model).toList();
-    HttpResponse<String> chosen = who.put("/api/lists/" + list + "/models", JSON.writeValueAsString(Map.of("before", before, "after", after)));
-    assertThat(chosen.statusCode()).as(chosen.body()).isEqualTo(204);
+    JsonNode for_ = Browserless.json(who.get("/api/lists/" + list + "/radios"));
+    List<JsonNode> after = for_.path("settings").valueStream().filter(each -> List.of(models).contains(each.path("model").asString()))
+        .map(each -> each.path("setting")).toList();
+    assertThat(meant(list, for_.path("meant"), Map.of("settings", after, "units", List.of())).statusCode()).isEqualTo(204);
+  }
+
+  HttpResponse<String> meant(long list, Object before, Object after) {
+    return who.put("/api/lists/" + list + "/radios", JSON.writeValueAsString(Map.of("before", before, "after", after)));
   }
 
   JsonNode gate(long list) {

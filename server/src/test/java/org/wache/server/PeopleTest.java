@@ -246,12 +246,12 @@ class PeopleTest {
     JsonNode lines = Browserless.json(coordinator.get("/api/groups/" + coordinator.group() + "/log?kind=list&subject=" + list)).path("lines");
     assertThat(lines).hasSize(2);
     assertThat(lines.path(0).path("who").asString()).isEqualTo("Ada Fenwright");
-    assertThat(lines.path(0).path("what").asString()).isEqualTo("1 entry changed (version 2)");
+    assertThat(lines.path(0).path("what").asString()).isEqualTo("A: power 5 W instead of 50 W (version 2)");
     JsonNode change = lines.path(0).path("changes").path(0);
     assertThat(change.path("part").asString()).isEqualTo("1 A · powerW");
     assertThat(change.path("before").asString()).isEqualTo("50");
     assertThat(change.path("after").asString()).isEqualTo("5");
-    assertThat(coordinator.get("/api/groups/" + coordinator.group() + "/log.csv").body()).contains("1 entry changed (version 2)");
+    assertThat(coordinator.get("/api/groups/" + coordinator.group() + "/log.csv").body()).contains("A: power 5 W instead of 50 W (version 2)");
     assertThat(Browserless.signedIn(server.address(), "neighbour").get("/api/groups/1/log").statusCode()).isEqualTo(404);
     assertThat(Browserless.json(coordinator.get("/api/groups/" + coordinator.group() + "/log?text=logged&who=Ada%20Fenwright")).path("lines").size()).isPositive();
     assertThat(Browserless.json(coordinator.get("/api/groups/" + coordinator.group() + "/log?to=2001-01-01")).path("lines")).isEmpty();

@@ -3,6 +3,8 @@ package org.wache.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.net.http.HttpResponse;
+import java.util.List;
+import java.util.Map;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
@@ -95,11 +97,36 @@ class RadiosTest {
     JsonNode before = Browserless.json(who.get("/api/lists/" + list));
     assertThat(before.path("counts").path("hold").asInt()).isZero();
     assertThat(before.path("assumptions").toString()).contains("no radio is named");
-    assertThat(who.put("/api/lists/" + list + "/models", "{\"before\":[],\"after\":[" + otter + "]}").statusCode()).isEqualTo(204);
+    String nothing = "{\"settings\":[],\"units\":[]}";
+    String chosen = "{\"settings\":[{\"model\":" + otter + ",\"lock\":\"\",\"inhibited\":false}],\"units\":[]}";
+    assertThat(who.put("/api/lists/" + list + "/radios", "{\"before\":" + nothing + ",\"after\":" + chosen + "}").statusCode()).isEqualTo(204);
     JsonNode after = Browserless.json(who.get("/api/lists/" + list));
     assertThat(after.path("counts").path("hold").asInt()).isEqualTo(3);
     assertThat(after.path("slips").path(0).path("rule").asString()).isEqualTo("radio-range");
-    assertThat(who.put("/api/lists/" + list + "/models", "{\"before\":[],\"after\":[]}").body()).contains("Somebody else chose other radios");
+    assertThat(who.put("/api/lists/" + list + "/radios", "{\"before\":" + nothing + ",\"after\":" + nothing + "}").body()).contains("Somebody else chose other radios");
+  }
+
+  /** A setting that was not meant does not come along, and a single radio counts as it is set now. */
+  @Test
+  void aListIsForModelsAsTheyAreSetAndForSingleRadios() {
+    long list = fleets.list("Meant", Fleets.LIST);
+    long heron = fleets.model("Heron H2");
+    long foreign = fleets.unit("Heron H2", "Amateur II", false);
+    JsonNode nothing = Browserless.json(who.get("/api/lists/" + list + "/radios")).path("meant");
+    assertThat(fleets.meant(list, nothing, Map.of("settings", List.of(Map.of("model", heron, "lock", "Amateur", "inhibited", false)), "units", List.of())).statusCode())
+        .isEqualTo(204);
+    assertThat(Browserless.json(who.get("/api/lists/" + list)).path("counts").path("hold").asInt()).as("Amateur II does not come along").isZero();
+    assertThat(fleets.gate(list).path("models")).extracting(each -> each.path("name").asString()).containsExactly("Heron H2, set to “Amateur”");
+    JsonNode amateur = Browserless.json(who.get("/api/lists/" + list + "/radios")).path("meant");
+    assertThat(fleets.meant(list, amateur, Map.of("settings", List.of(), "units", List.of(foreign))).statusCode()).isEqualTo(204);
+    assertThat(Browserless.json(who.get("/api/lists/" + list)).path("counts").path("hold").asInt()).isEqualTo(3);
+    JsonNode unit = fleets.view(foreign);
+    String mended = Fleets.draft(heron, unit.path("serial").asString(), unit.path("label").asString(), "Amateur", false);
+    assertThat(who.put("/api/units/" + foreign, "{\"version\":1,\"unit\":" + mended + "}").statusCode()).isEqualTo(204);
+    assertThat(Browserless.json(who.get("/api/lists/" + list)).path("counts").path("hold").asInt()).isZero();
+    JsonNode now = Browserless.json(who.get("/api/lists/" + list + "/radios")).path("meant");
+    assertThat(fleets.meant(list, now, Map.of("settings", List.of(Map.of("model", heron, "lock", "Nonesuch", "inhibited", false)), "units", List.of())).body())
+        .contains("has no setting “Nonesuch”");
   }
 
   @Test

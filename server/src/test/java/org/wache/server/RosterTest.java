@@ -3,6 +3,7 @@ package org.wache.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.net.http.HttpResponse;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
@@ -39,7 +40,7 @@ class RosterTest {
   private JsonNode added(String name, String licences) {
     HttpResponse<String> answer = who.post("/api/groups/" + who.group() + "/parties", party(name, licences));
     assertThat(answer.statusCode()).as(answer.body()).isEqualTo(201);
-    return Browserless.json(answer);
+    return Browserless.json(answer).path("party");
   }
 
   private JsonNode named(String name) {
@@ -86,6 +87,36 @@ class RosterTest {
     assertThat(late.statusCode()).isEqualTo(422);
     assertThat(late.body()).contains("Somebody else changed Vera Changed meanwhile");
     assertThat(named("Vera Changed").path("version").asInt()).isEqualTo(2);
+  }
+
+  /** What a change does is told where it was made: a licence that ends, and its renewal. */
+  @Test
+  void aChangeSaysWhatItDoesToListsReleasesAndRadios() {
+    Fleets fleets = new Fleets(who);
+    String far = licence("amateur", "technician", "KE9QRB", "2031-01-01");
+    JsonNode made = added("Effie Changes", far);
+    long list = who.take("Effects", Fleets.LIST);
+    long out = who.take("Effects, released", Fleets.LIST);
+    for (long each : List.of(list, out)) {
+      assertThat(who.put("/api/lists/" + each + "/carriers", "{\"before\":{\"carriers\":[],\"parties\":[],\"teams\":[]},\"after\":{\"carriers\":[],\"parties\":["
+          + made.path("id").asLong() + "],\"teams\":[]}}").statusCode()).isEqualTo(204);
+    }
+    long release = fleets.release(out, "Heron H2");
+    String path = "/api/parties/" + made.path("id").asLong();
+    JsonNode ended = Browserless.json(who.put(path, "{\"version\":1,\"party\":" + party("Effie Changes", licence("amateur", "technician", "KE9QRB", "2026-01-01")) + "}")).path("effect");
+    JsonNode effect = ended.path("lists").valueStream().filter(each -> each.path("list").asLong() == list).findFirst().orElseThrow();
+    assertThat(effect.path("entries")).extracting(each -> each.path("name").asString() + " " + each.path("before").asString() + " " + each.path("after").asString())
+        .containsExactly("RIDGE clear hold", "LEVEE clear hold", "GAUGE clear hold");
+    assertThat(ended.path("releases")).anySatisfy(each -> {
+      assertThat(each.path("release").asLong()).isEqualTo(release);
+      assertThat(each.path("stands").asBoolean()).isFalse();
+    });
+    JsonNode renewed = Browserless.json(who.put(path, "{\"version\":2,\"party\":" + party("Effie Changes", far) + "}")).path("effect");
+    assertThat(renewed.path("releases")).anySatisfy(each -> assertThat(each.path("stands").asBoolean()).isTrue());
+    assertThat(renewed.path("lists").toString()).contains("\"before\":\"hold\",\"after\":\"clear\"");
+    JsonNode noted = Browserless.json(who.put(path, "{\"version\":3,\"party\":" + party("Effie Changes", far).replace("\"note\":\"\"", "\"note\":\"Likes tea\"") + "}")).path("effect");
+    assertThat(noted.path("lists")).isEmpty();
+    assertThat(noted.path("releases")).isEmpty();
   }
 
   @Test

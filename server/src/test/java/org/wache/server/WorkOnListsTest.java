@@ -138,7 +138,7 @@ class WorkOnListsTest {
         + ",\"before\":{},\"after\":{}},{\"kind\":\"add\",\"before\":{},\"after\":{\"rxMhz\":\"162.400\",\"name\":\"Wx\"}}]}");
     JsonNode versions = get("/api/lists/" + list + "/versions").path("versions");
     assertThat(versions).hasSize(3);
-    assertThat(versions.path(0).path("words").asString()).isEqualTo("1 entry taken out, 1 entry added");
+    assertThat(versions.path(0).path("words").asString()).isEqualTo("Levee West taken out; Wx added");
     JsonNode difference = get("/api/lists/" + list + "/difference?otherVersion=1");
     assertThat(difference.path("rows").path(0).path("words").toString())
         .isEqualTo("[\"talks on 147.540 MHz instead of 146.340 MHz\",\"sends no tone instead of 100.0\"]");

@@ -125,7 +125,7 @@ class DemoData implements ApplicationRunner {
         stations.add(coordinator, valley, station.path("name").asString(), JSON.writeValueAsString(station)));
     Map<String, Long> models = new HashMap<>();
     radios.models(coordinator, valley).forEach(model -> models.put(model.name(), model.id()));
-    lists.models(coordinator, river, List.of(models.get("Heron H2")));
+    lists.meantFor(coordinator, river, models.get("Heron H2"), "Amateur");
     Account ada = accounts.account(coordinator).orElseThrow();
     PastRelease.Reasons reasons = JSON.readValue(text("waivers.json"), PastRelease.Reasons.class);
     releases.waive(ada, river, reasons);
@@ -134,7 +134,7 @@ class DemoData implements ApplicationRunner {
         Field.RX_TONE, "103.5", Field.SCAN, "yes", Field.TIMEOUT_S, "180", Field.NOTE, "Pump crews; asked for on Monday")); // since the release, and its power is missing
     long shortList = lists.take(coordinator, valley, "Net control, short list", bytes("net-control.csv"), text("river-handhelds.context.json"),
         List.of("Net control"), "");
-    lists.models(coordinator, shortList, List.of(models.get("Heron H2")));
+    lists.meantFor(coordinator, shortList, models.get("Heron H2"), "Amateur");
     releases.waive(ada, shortList, reasons);
     lists.take(coordinator, valley, "Weir house and landing, on site", bytes("on-site.csv"), text("on-site.context.json"), List.of("River watch"), "");
     bench.start(coordinator, river, released, List.of("River 1", "River 2", "River 4", "River 5", "River 7").stream().map(units::get).map(Order::of).toList(), "KE9QRB");

@@ -8,8 +8,10 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -58,10 +60,10 @@ class FitController {
 
   /** The fit of a list: each column names its row of cells, a letter for each entry: h hold, q query, f fits, l listens. */
   record FitTable(long list, String name, int version, @Schema(nullable = true) Long parent, List<MatrixController.MatrixEntry> entries,
-      List<FitColumn> columns, List<String> cells, List<Long> models) {}
+      List<FitColumn> columns, List<String> cells, Meant meant) {}
 
   /** A model as it is set: how many units are so, and what is wrong in short. */
-  record FitColumn(int key, long model, String name, String lock, int units, boolean judged, int cells, Views.Counts counts,
+  record FitColumn(int key, long model, String name, String lock, boolean inhibited, int units, boolean judged, int cells, Views.Counts counts,
       List<FitTrouble> troubles) {}
 
   /** A kind of trouble: its rule, in words, and how many entries have it. */
@@ -70,30 +72,33 @@ class FitController {
   /** Why a cell is as it is, with what cures it. */
   record FitReason(String verdict, String radio, int version, int everyone, Map<String, String> fields, List<Views.FindingView> findings) {}
 
-  /** The models that a list is held against: those before, and those from now on. */
-  record ModelChoice(@NotNull List<@NotNull Long> before, @NotNull List<@NotNull Long> after) {}
-
   @GetMapping("/api/lists/{list}/fit")
   FitTable fit(Principal principal, @PathVariable long list) {
     Source source = service.seen(who.account(principal).id(), list).source();
     List<Column> columns = columns(source);
-    List<Long> models = store.models(list);
+    Meant meant = store.meant(source.head().parent().orElse(list));
+    Set<Meant.Setting> judged = new HashSet<>(meant.settings());
+    meant.units().forEach(unit -> judged.add(of(fleet.settingOf(unit))));
     List<MatrixController.MatrixEntry> entries = audits.of(source).stored().stream().map(stored -> new MatrixController.MatrixEntry(stored.id(),
         stored.channel().number(), stored.channel().name(), stored.channel().receive().map(f -> f.hertz()).orElse(null),
         stored.channel().transmit().map(f -> f.hertz()).orElse(null))).toList();
     Map<String, Integer> rows = new LinkedHashMap<>();
     List<FitColumn> all = new ArrayList<>();
     for (int c = 0; c < columns.size(); c++) {
-      all.add(column(c, columns.get(c), models, rows));
+      all.add(column(c, columns.get(c), judged, rows));
     }
     all.sort(Comparator.comparing((FitColumn column) -> column.units() == 0)
         .thenComparing(column -> columns.get(column.key()).setting().radio().inhibited()).thenComparingInt(column -> column.counts().hold())
         .thenComparingInt(column -> column.counts().query()).thenComparingInt(FitColumn::key)); // what fits best comes first
     return new FitTable(list, source.head().name(), source.head().version(), source.head().parent().orElse(null), entries, all,
-        List.copyOf(rows.keySet()), models);
+        List.copyOf(rows.keySet()), meant);
   }
 
-  private static FitColumn column(int key, Column column, List<Long> models, Map<String, Integer> rows) {
+  private static Meant.Setting of(Fleet.Setting setting) {
+    return new Meant.Setting(setting.model(), setting.radio().lock().map(lock -> lock.name()).orElse(""), setting.radio().inhibited());
+  }
+
+  private static FitColumn column(int key, Column column, Set<Meant.Setting> judged, Map<String, Integer> rows) {
     StringBuilder row = new StringBuilder();
     int[] counts = new int[128];
     Map<Slug, Integer> troubles = new LinkedHashMap<>();
@@ -107,8 +112,7 @@ class FitController {
     List<FitTrouble> told = troubles.entrySet().stream().sorted(Map.Entry.<Slug, Integer>comparingByValue().reversed())
         .map(each -> new FitTrouble(each.getKey().text(), DeskWriter.title(each.getKey()), each.getValue())).toList();
     Fleet.Setting setting = column.setting();
-    return new FitColumn(key, setting.model(), setting.radio().model().name(), setting.radio().inhibited() ? "transmitter off"
-        : setting.radio().lock().map(lock -> lock.name()).orElse(""), setting.units(), models.contains(setting.model()),
+    return new FitColumn(key, setting.model(), setting.radio().model().name(), of(setting).lock(), setting.radio().inhibited(), setting.units(), judged.contains(of(setting)),
         rows.computeIfAbsent(row.toString(), any -> rows.size()), new Views.Counts(counts['h'], counts['q'], counts['l'], counts['f']), told);
   }
 
@@ -126,11 +130,20 @@ class FitController {
     Kept key = new Kept(audits.key(source));
     List<Column> known = kept.get(key);
     if (known == null) {
-      known = fleet.settings(source.head().clubId()).stream()
+      known = settings(source).stream()
           .map(setting -> new Column(setting, with(source, setting.radio()))).toList();
       kept.put(key, known);
     }
     return known;
+  }
+
+  /** As radios are set, and as the list is for them, whether or not one is set so. */
+  private List<Fleet.Setting> settings(Source source) {
+    long club = source.head().clubId();
+    List<Fleet.Setting> all = new ArrayList<>(fleet.settings(club));
+    store.meant(source.entriesOf()).settings().stream().filter(each -> all.stream().noneMatch(setting -> of(setting).equals(each)))
+        .forEach(each -> all.add(fleet.setting(club, each.model(), each.lock(), each.inhibited())));
+    return all;
   }
 
   private Audit with(Source source, Radio radio) {
@@ -157,12 +170,5 @@ class FitController {
       case 'l' -> "listen";
       default -> "clear";
     }, columns.get(column).setting().words(), source.head().version(), audit.auditor().context().holders().size(), DeskWriter.fields(audit.entry(position).channel()), findings);
-  }
-
-  /** Chooses the models that the Desk holds the list against. */
-  @PutMapping("/api/lists/{list}/models")
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  void choose(Principal principal, @PathVariable long list, @Valid @RequestBody ModelChoice choice) {
-    service.setModels(who.account(principal).id(), list, choice.before(), choice.after());
   }
 }

@@ -3,14 +3,19 @@ package org.wache.server.lists;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 import org.wache.audit.Audit;
+import org.wache.audit.Auditor;
+import org.wache.audit.register.Register;
 import org.wache.radio.Radio;
 import org.wache.server.problems.Missing;
 import org.wache.server.problems.Refused;
@@ -44,8 +49,8 @@ public class Freezing {
    */
   public record Part(long list, String name, List<Carrier> carriers, String context, Audit audit) {}
 
-  /** A model of radio as it is set, its file, and what comes out with it alone. */
-  public record Meant(String name, String body, Radio radio, Audit audit) {}
+  /** A model of radio as it is set, its file, the units that are set so, and what comes out with it alone. */
+  public record MeantRadio(String name, String body, Radio radio, List<Fleet.Named> units, Audit audit) {}
 
   /** Who made a change, and when. */
   public record Changed(long account, String name, OffsetDateTime at) {}
@@ -57,7 +62,7 @@ public class Freezing {
    * @param last the last change of the list or of a variant
    */
   public record Frozen(long club, String group, long list, String name, int version, int overlayVersion, LocalDate on, Changed last, List<Long> entries,
-      List<Part> parts, List<Meant> models) {}
+      List<Part> parts, List<MeantRadio> models) {}
 
   /** As it is now. */
   @Transactional(readOnly = true)
@@ -98,12 +103,14 @@ public class Freezing {
         new Changed(last.changedById(), last.changedBy(), last.changedAt()), entries, parts, models(head, parts.get(0).audit()));
   }
 
-  private List<Meant> models(ListStore.Head head, Audit law) {
-    Set<Long> chosen = Set.copyOf(store.models(head.id()));
-    var bodies = fleet.bodies(head.clubId());
-    return fleet.settings(head.clubId()).stream().filter(setting -> chosen.contains(setting.model()))
-        .map(setting -> new Meant(setting.words(), bodies.get(setting.model()), setting.radio(),
-            new org.wache.audit.Auditor(org.wache.audit.register.Register.ALL, law.auditor().context().forRadios(List.of(setting.radio()))).audit(law.list())))
+  private List<MeantRadio> models(ListStore.Head head, Audit law) {
+    Meant meant = store.meant(head.id());
+    Map<Long, String> bodies = fleet.bodies(head.clubId());
+    return Stream.concat(meant.settings().stream().map(each -> fleet.setting(head.clubId(), each.model(), each.lock(), each.inhibited())),
+            meant.units().stream().map(fleet::settingOf))
+        .collect(Collectors.toMap(Fleet.Setting::words, Function.identity(), (one, same) -> one, LinkedHashMap::new)).values().stream()
+        .map(setting -> new MeantRadio(setting.words(), bodies.get(setting.model()), setting.radio(), fleet.unitsOf(head.clubId(), setting),
+            new Auditor(Register.ALL, law.auditor().context().forRadios(List.of(setting.radio()))).audit(law.list())))
         .toList();
   }
 }

@@ -208,7 +208,8 @@ class ListController {
     boolean edits = changes.order().isEmpty()
         && changes.changes().stream().allMatch(change -> change.kind().equals("edit"));
     boolean same = now.rosterVersion() == old.head().rosterVersion() && now.overlayVersion() == old.head().overlayVersion()
-        && now.rulebooksVersion() == old.head().rulebooksVersion();
+        && now.rulebooksVersion() == old.head().rulebooksVersion() && now.radios().equals(old.head().radios())
+        && now.neighboursVersion() == old.head().neighboursVersion() && now.context().equals(old.head().context());
     if (!edits || !same || now.version() != old.head().version() + 1) {
       return;
     }

@@ -3,12 +3,17 @@ package org.wache.server.lists;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Isolation;
 import org.springframework.transaction.annotation.Transactional;
 import org.wache.audit.Audit;
 import org.wache.audit.EntryAudit;
 import org.wache.audit.Finding;
+import org.wache.channel.Channel;
+import org.wache.licence.Holder;
 import org.wache.rulebook.Edition;
 import org.wache.rulebook.Rulebook;
 import org.wache.server.rulebooks.Rulebooks;
@@ -19,10 +24,12 @@ import org.wache.server.problems.Unjudgeable;
 public class ListEffects {
 
   private final ListService service;
+  private final ListStore store;
   private final Audits audits;
   private final Rulebooks rulebooks;
 
-  ListEffects(ListService service, Audits audits, Rulebooks rulebooks) {
+  ListEffects(ListService service, ListStore store, Audits audits, Rulebooks rulebooks) {
+    this.store = store;
     this.rulebooks = rulebooks;
     this.service = service;
     this.audits = audits;
@@ -67,6 +74,38 @@ public class ListEffects {
     return new ListEffect(effect.list(), effect.name(), effect.after(), effect.before(), effect.changed().stream()
         .map(each -> new ListEffect.ChangedEntry(each.entry(), each.number(), each.name(), each.after(), each.before(),
             each.why())).toList());
+  }
+
+  /** How the entries of a list stand for one of the roster who carries it. */
+  public record ForOne(long list, String name, List<EntryFor> entries) {}
+
+  /** An entry and its verdict for them. */
+  public record EntryFor(long entry, String number, String name, String verdict) {}
+
+  /** The lists that one of the roster carries, each as it stands for them. */
+  @Transactional(readOnly = true, isolation = Isolation.REPEATABLE_READ)
+  public List<ForOne> forOne(long account, long club, long party) {
+    List<Source> sources = service.sources(account, club);
+    Map<Long, List<RosterHolder>> carriers = store.carriers(sources.stream().map(each -> each.head().id()).toList());
+    List<ForOne> all = new ArrayList<>();
+    for (Source source : sources) {
+      carriers.get(source.head().id()).stream().filter(each -> each.party() == party).findFirst().flatMap(holder -> forOne(source, holder.name())).ifPresent(all::add);
+    }
+    return all;
+  }
+
+  private Optional<ForOne> forOne(Source source, String name) {
+    try {
+      Audited audited = audits.of(source);
+      List<Holder> holders = audited.audit().auditor().context().holders();
+      return IntStream.range(0, holders.size()).filter(i -> holders.get(i).name().equals(name)).boxed().findFirst()
+          .map(holder -> new ForOne(source.head().id(), source.head().name(), IntStream.range(0, audited.stored().size()).mapToObj(i -> {
+            Channel channel = audited.stored().get(i).channel();
+            return new EntryFor(audited.stored().get(i).id(), channel.number(), channel.name(), audited.audit().judgement(i, holder).verdict().text());
+          }).toList()));
+    } catch (Unjudgeable problem) {
+      return Optional.empty(); // its own row says so
+    }
   }
 
   private interface Other {

@@ -46,10 +46,10 @@ public class ListIntake {
     return list;
   }
 
-  /** Chooses the models of radio that a list is for. */
+  /** Chooses a model, as it is set, that a list is for. */
   @Transactional
-  public void models(long account, long list, List<Long> models) {
-    service.setModels(account, list, store.models(list), models);
+  public void meantFor(long account, long list, long model, String lock) {
+    service.setMeant(account, list, store.meant(list), new Meant(List.of(new Meant.Setting(model, lock, false)), List.of()));
   }
 
   /** Adds an entry behind the others. */

@@ -9,7 +9,9 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Isolation;
 import org.springframework.transaction.annotation.Transactional;
@@ -22,6 +24,7 @@ import org.wache.server.accounts.AccountStore;
 import org.wache.server.papers.PapersJson;
 import org.wache.server.problems.Missing;
 import org.wache.server.problems.Refused;
+import org.wache.server.radios.Fleet;
 import org.wache.server.rulebooks.Rulebooks;
 import org.wache.server.web.OneLineText;
 
@@ -29,14 +32,17 @@ import org.wache.server.web.OneLineText;
 @Service
 class ListService {
 
+  private static final int MOST_NAMED = 4;
 
   private final Quota quota;
   private final ListStore store;
   private final AccountStore accounts;
   private final Audits audits;
   private final Rulebooks rulebooks;
+  private final Fleet fleet;
 
-  ListService(ListStore store, AccountStore accounts, Audits audits, Rulebooks rulebooks, Quota quota) {
+  ListService(ListStore store, AccountStore accounts, Audits audits, Rulebooks rulebooks, Quota quota, Fleet fleet) {
+    this.fleet = fleet;
     this.quota = quota;
     this.rulebooks = rulebooks;
     this.store = store;
@@ -135,6 +141,10 @@ class ListService {
 
   @Transactional
   public void setCarriers(long account, long list, Views.CarrierChoice before, Views.CarrierChoice after) {
+    setCarriers(account, list, before, after, UnaryOperator.identity());
+  }
+
+  void setCarriers(long account, long list, Views.CarrierChoice before, Views.CarrierChoice after, UnaryOperator<ListChange> as) {
     ListStore.Head head = store.lockedHead(account, list).orElseThrow(() -> new Missing("The list"));
     if (!choice(head).equals(before)) {
       throw new Refused("Somebody else changed who carries the list. Nothing was saved: look who it is now, and choose"
@@ -147,28 +157,48 @@ class ListService {
     if (store.choose(list, new ListStore.Chosen(after.parties(), after.teams())) < Set.copyOf(after.parties()).size()) {
       throw new Missing("Somebody whom you chose from the roster");
     }
-    store.advance(head, account, ListChange.of("carriers", named(before), named(after)));
+    store.advance(head, account, as.apply(ListChange.of("carriers", "carried by " + carried(head.clubId(), after), before, after).logged(named(before), named(after))));
   }
 
   private static Map<String, Object> named(Views.CarrierChoice choice) {
     return Map.of("named", choice.carriers().stream().map(Views.Carrier::name).toList(), "parties", choice.parties(), "teams", choice.teams());
   }
 
-  /** Chooses the models of radio that a list is held against. */
+  private String carried(long club, Views.CarrierChoice choice) {
+    Map<Long, String> names = store.roster(club).stream().collect(Collectors.toMap(RosterHolder::party, RosterHolder::name));
+    List<String> all = new ArrayList<>(choice.teams());
+    choice.parties().forEach(party -> all.add(names.getOrDefault(party, "somebody")));
+    choice.carriers().forEach(carrier -> all.add(carrier.name()));
+    return all.isEmpty() ? "nobody" : all.size() > MOST_NAMED ? String.join(", ", all.subList(0, MOST_NAMED)) + " and " + (all.size() - MOST_NAMED) + " more"
+        : String.join(", ", all);
+  }
+
+  /** Chooses the radios that a list is for, and is held against. */
   @Transactional
-  public void setModels(long account, long list, List<Long> before, List<Long> after) {
-    ListStore.Head head = store.lockedHead(account, list).orElseThrow(() -> new Missing("The list"));
-    if (!Set.copyOf(store.models(list)).equals(Set.copyOf(before))) {
+  public void setMeant(long account, long list, Meant before, Meant after) {
+    setMeant(account, list, before, after, UnaryOperator.identity());
+  }
+
+  void setMeant(long account, long list, Meant before, Meant after, UnaryOperator<ListChange> as) {
+    ListStore.Head head = own(store.lockedHead(account, list).orElseThrow(() -> new Missing("The list")), account);
+    if (!store.meant(list).same(before)) {
       throw new Refused("Somebody else chose other radios for this list. Nothing was saved: look which they are now, and choose again.");
     }
-    if (store.chooseModels(list, after) < Set.copyOf(after).size()) {
-      throw new Missing("A model that you chose");
+    after.settings().forEach(setting -> fleet.settable(head.clubId(), setting.model(), setting.lock()));
+    if (store.setMeant(list, after) < Set.copyOf(after.settings()).size() + Set.copyOf(after.units()).size()) {
+      throw new Missing("A radio that you chose");
     }
-    store.advance(head, account, ListChange.of("models", before, after));
+    List<String> names = Stream.concat(after.settings().stream().map(each -> fleet.setting(head.clubId(), each.model(), each.lock(), each.inhibited()).words()),
+        after.units().stream().map(unit -> fleet.unitOf(unit).radio().label().orElse(""))).toList();
+    store.advance(head, account, as.apply(ListChange.of("models", names.isEmpty() ? "for no radio" : "for " + String.join("; ", names), before, after)));
   }
 
   @Transactional
   public void setSettings(long account, long list, Views.Settings before, Views.Settings after) {
+    setSettings(account, list, before, after, UnaryOperator.identity());
+  }
+
+  void setSettings(long account, long list, Views.Settings before, Views.Settings after, UnaryOperator<ListChange> as) {
     ListStore.Head head = own(store.lockedHead(account, list).orElseThrow(() -> new Missing("The list")), account);
     Context now = Context.of(head.context());
     if (!now.settings().equals(before.in(now.rulebook()))) {
@@ -176,12 +206,16 @@ class ListService {
           + " what is there now, and change it again.");
     }
     store.setContext(list, now.with(after).json());
-    store.advance(head, account, ListChange.of("settings", before, after));
+    store.advance(head, account, as.apply(ListChange.of("settings", "place and house rules", before, after)));
   }
 
   /** Says what of a list is keyed together at one site. */
   @Transactional
   public void setKeying(long account, long list, Views.Keyed before, Views.Keyed after) {
+    setKeying(account, list, before, after, UnaryOperator.identity());
+  }
+
+  void setKeying(long account, long list, Views.Keyed before, Views.Keyed after, UnaryOperator<ListChange> as) {
     ListStore.Head head = own(store.lockedHead(account, list).orElseThrow(() -> new Missing("The list")), account);
     Context now = Context.of(head.context());
     if (!now.keyed().equals(before)) {
@@ -189,7 +223,7 @@ class ListService {
     }
     after.bases().forEach(base -> checked("the name of a base", base.name()));
     store.setContext(list, now.with(after).json());
-    store.advance(head, account, ListChange.of("keying", before, after));
+    store.advance(head, account, as.apply(ListChange.of("keying", "what is keyed together on site", before, after)));
   }
 
   /** Makes a list that follows this one, for others. */
@@ -200,11 +234,20 @@ class ListService {
     choice.teams().forEach(team -> checked("the name of a team", team));
     Edition edition = edition(audits.placed(source(account, parent)));
     choice.carriers().forEach(carrier -> PapersJson.check(carrier.licences(), edition));
+    ListStore.Head locked = store.lockedHead(account, list).orElseThrow(() -> new Missing("The list"));
     long id = store.addVariant(parent, account, name, Context.initial(audits.rulebook(source(account, parent))).with(choice.carriers()).json());
     if (store.choose(id, new ListStore.Chosen(choice.parties(), choice.teams())) < Set.copyOf(choice.parties()).size()) {
       throw new Missing("Somebody whom you chose from the roster");
     }
+    store.advance(locked, account, ListChange.of("variant", "the variant " + name + " made", 0, id));
     return id;
+  }
+
+  /** Takes a variant out, or brings it back. */
+  void setVariantOut(long account, long list, long variant, boolean out, UnaryOperator<ListChange> as) {
+    ListStore.Head head = store.lockedHead(account, list).orElseThrow(() -> new Missing("The list"));
+    store.setOut(variant, out);
+    store.advance(head, account, as.apply(ListChange.of(out ? "variantOut" : "variant", "the variant " + store.nameOf(variant) + (out ? " taken out" : " brought back"), 0, variant)));
   }
 
   /** Notes that somebody has looked at what the edition of today changes in a list. */
@@ -213,7 +256,7 @@ class ListService {
     ListStore.Head head = store.lockedHead(account, list).orElseThrow(() -> new Missing("The list"));
     String now = edition(audits.placed(source(account, head))).dates().id();
     store.setEditionSeen(list, now);
-    store.advance(head, account, ListChange.of("editionSeen", head.editionSeen().orElse(""), now));
+    store.advance(head, account, ListChange.of("editionSeen", "looked at under the newest rules", head.editionSeen().orElse(""), now));
   }
 
   /** A variant has no entries and no place of its own. */
@@ -227,10 +270,14 @@ class ListService {
 
   @Transactional
   public void rename(long account, long list, String name) {
+    rename(account, list, name, UnaryOperator.identity());
+  }
+
+  void rename(long account, long list, String name, UnaryOperator<ListChange> as) {
     ListStore.Head head = store.lockedHead(account, list).orElseThrow(() -> new Missing("The list"));
     checked("the name", name);
     store.setName(list, name);
-    store.advance(head, account, ListChange.of("name", head.name(), name));
+    store.advance(head, account, as.apply(ListChange.of("name", "called " + name + ", no longer " + head.name(), head.name(), name)));
   }
 
   /** What changes came to: the entries added, or the conflicts on account of which nothing was changed. */
@@ -242,6 +289,10 @@ class ListService {
    */
   @Transactional
   public Outcome change(long account, long list, Views.Changes changes) {
+    return change(account, list, changes, UnaryOperator.identity());
+  }
+
+  Outcome change(long account, long list, Views.Changes changes, UnaryOperator<ListChange> as) {
     List<Views.Change> adding = changes.changes().stream().filter(change -> Set.of("add", "restore").contains(change.kind())).toList();
     if (adding.size() > 1) { // a press adds one entry; what adds many is held to what a group may keep
       quota.room(group(account, list), 0, adding.stream().map(change -> Channel.of(fields(change.after()))).toList());
@@ -258,8 +309,12 @@ class ListService {
     }
     int version = head.version() + 1;
     List<Long> added = new ArrayList<>();
+    List<ListChange.Of> told = new ArrayList<>();
     for (Views.Change change : changes.changes()) {
+      Channel was = change.entry().map(entry -> found(list, entry).channel()).orElse(null);
       apply(list, version, change).ifPresent(added::add);
+      told.add(new ListChange.Of(change.kind(), was, change.kind().equals("remove") || change.kind().equals("restore") ? was
+          : (was == null ? Channel.of(Map.of()) : was).with(fields(change.after()))));
     }
     if (!adding.isEmpty() && store.order(list).size() > ListLimits.KEPT.entries()) {
       throw new Refused("A list holds up to " + ListLimits.KEPT.entries() + " entries; with these it would have more. Nothing was saved.");
@@ -268,8 +323,7 @@ class ListService {
     if (ordered) {
       arrange(list, changes.order().get());
     }
-    store.advance(head, account, ListChange.of(changes.changes(), stored.entrySet().stream().collect(Collectors.toMap(Map.Entry::getKey,
-        each -> (each.getValue().channel().number() + " " + each.getValue().channel().name()).strip()))));
+    store.advance(head, account, as.apply(ListChange.of(changes.changes(), told, ordered)));
     if (ordered || changes.changes().stream().anyMatch(change -> !change.kind().equals("edit"))) {
       store.rememberOrder(list, version);
     }
@@ -316,7 +370,7 @@ class ListService {
     int version = head.version() + 1;
     store.setExtraColumns(list, columns);
     store.addEntries(list, version, store.lastPosition(list) + 1, channels);
-    store.advance(head, account, ListChange.of("appended", 0, channels.size()));
+    store.advance(head, account, ListChange.of("appended", channels.size() + (channels.size() == 1 ? " entry" : " entries") + " added from a table", 0, channels.size()));
     store.rememberOrder(list, version);
   }
 

@@ -49,15 +49,19 @@ class ListStore {
              channel_list.extra_columns, channel_list.changed_at, channel_list.changed_by as changed_by_id, account.name as changed_by, channel_list.parent_id,
              channel_list.edition_seen, club.roster_version, club.overlay_version,
              coalesce(overlay.rows, '[]') as overlay, club.radios_version, (
-               select coalesce(jsonb_agg(radio_model.body order by radio_model.name), '[]') from radio_model
-               where not radio_model.removed and radio_model.id in (
-                 select list_model.model_id from list_model where list_model.list_id in (channel_list.id, channel_list.parent_id))) as radios,
+               select coalesce(jsonb_agg(each.radio order by each.name, each.lock, each.inhibited), '[]') from (
+                 select distinct radio_model.name, coalesce(radio_unit.lock, list_radio.lock) as lock, coalesce(radio_unit.inhibited, list_radio.inhibited) as inhibited,
+                   radio_model.body || jsonb_build_object('inhibited', coalesce(radio_unit.inhibited, list_radio.inhibited))
+                     || jsonb_strip_nulls(jsonb_build_object('lock', nullif(coalesce(radio_unit.lock, list_radio.lock), ''))) as radio
+                 from list_radio left join radio_unit on radio_unit.id = list_radio.unit_id
+                 join radio_model on radio_model.id = coalesce(radio_unit.model_id, list_radio.model_id) and not radio_model.removed
+                 where list_radio.list_id in (channel_list.id, channel_list.parent_id) and (radio_unit.id is null or not radio_unit.removed)) each) as radios,
              (select count(*) + count(taken_at) from rulebook_addition) as rulebooks_version,
              coalesce(tone_knowledge.version, 0) as neighbours_version, coalesce(tone_knowledge.body -> 'neighbours', '[]') as neighbours
       from channel_list
       join club on club.id = channel_list.club_id
       left join overlay on overlay.club_id = club.id and overlay.version = club.overlay_version
-      join membership on membership.club_id = channel_list.club_id and membership.account_id = :account
+      join membership on membership.club_id = channel_list.club_id and membership.account_id = :account and not channel_list.removed
       join account on account.id = channel_list.changed_by
       left join tone_knowledge on tone_knowledge.club_id = club.id
       """;
@@ -90,6 +94,11 @@ class ListStore {
   /** Nobody changes the roster, the plan or the radios of a group until the transaction ends. */
   void holdGroup(long club) {
     jdbc.sql("select id from club where id = :club for share").param("club", club).query(Long.class).single();
+  }
+
+  /** What a list is called, even one that was taken out. */
+  String nameOf(long list) {
+    return jdbc.sql("select name from channel_list where id = :list").param("list", list).query(String.class).single();
   }
 
   /** What a group is called. */
@@ -201,25 +210,40 @@ class ListStore {
     return id;
   }
 
-  /** The models that a list is meant for. */
-  List<Long> models(long list) {
-    return jdbc.sql("""
-            select list_model.model_id from list_model join radio_model on radio_model.id = list_model.model_id and not radio_model.removed
-            where list_model.list_id = :list order by radio_model.name
-            """)
-        .param("list", list).query(Long.class).list();
+  /** The radios that a list is for. */
+  Meant meant(long list) {
+    return new Meant(
+        jdbc.sql("""
+            select list_radio.model_id as model, list_radio.lock, list_radio.inhibited
+            from list_radio join radio_model on radio_model.id = list_radio.model_id and not radio_model.removed
+            where list_radio.list_id = :list and list_radio.unit_id is null order by radio_model.name, list_radio.lock, list_radio.inhibited
+            """).param("list", list).query(Meant.Setting.class).list(),
+        jdbc.sql("""
+            select radio_unit.id from list_radio join radio_unit on radio_unit.id = list_radio.unit_id and not radio_unit.removed
+            where list_radio.list_id = :list order by radio_unit.id
+            """).param("list", list).query(Long.class).list());
   }
 
-  /** Sets the models that a list is meant for; those of other groups are left out, and told by the number that came in. */
-  int chooseModels(long list, List<Long> models) {
-    jdbc.sql("delete from list_model where list_id = :list").param("list", list).update();
-    return jdbc.sql("""
-            insert into list_model (list_id, model_id)
-            select channel_list.id, radio_model.id
-            from channel_list join radio_model on radio_model.club_id = channel_list.club_id and not radio_model.removed
-            where channel_list.id = :list and radio_model.id = any(:models)
+  /** Sets the radios that a list is for; those of other groups are left out, and told by the number that came in. */
+  int setMeant(long list, Meant meant) {
+    jdbc.sql("delete from list_radio where list_id = :list").param("list", list).update();
+    int settings = jdbc.sql("""
+            insert into list_radio (list_id, model_id, lock, inhibited)
+            select distinct channel_list.id, radio_model.id, given.lock, given.inhibited
+            from unnest(:models, :locks, :inhibited) as given(model, lock, inhibited)
+            join channel_list on channel_list.id = :list
+            join radio_model on radio_model.club_id = channel_list.club_id and radio_model.id = given.model and not radio_model.removed
             """)
-        .param("list", list).param("models", models.stream().distinct().toArray(Long[]::new)).update();
+        .param("list", list).param("models", meant.settings().stream().map(Meant.Setting::model).toArray(Long[]::new))
+        .param("locks", meant.settings().stream().map(Meant.Setting::lock).toArray(String[]::new))
+        .param("inhibited", meant.settings().stream().map(Meant.Setting::inhibited).toArray(Boolean[]::new)).update();
+    return settings + jdbc.sql("""
+            insert into list_radio (list_id, model_id, unit_id)
+            select channel_list.id, radio_unit.model_id, radio_unit.id
+            from channel_list join radio_unit on radio_unit.club_id = channel_list.club_id and not radio_unit.removed
+            where channel_list.id = :list and radio_unit.id = any(:units)
+            """)
+        .param("list", list).param("units", meant.units().stream().distinct().toArray(Long[]::new)).update();
   }
 
   /** Notes under which edition somebody looked at a list. */
@@ -298,12 +322,13 @@ class ListStore {
             """)
         .param("version", version).param("account", account).param("list", head.id()).update();
     jdbc.sql("""
-            insert into list_change (list_id, version, account_id, what)
-            values (:list, :version, :account, :what::jsonb)
+            insert into list_change (list_id, version, account_id, what, words, back, undoes)
+            values (:list, :version, :account, :what::jsonb, :words, :back::jsonb, :undoes)
             """)
-        .param("list", head.id()).param("version", version).param("account", account).param("what", change.record()).update();
+        .param("list", head.id()).param("version", version).param("account", account).param("what", change.record()).param("words", change.words())
+        .param("back", change.back(), java.sql.Types.VARCHAR).param("undoes", change.undoes(), java.sql.Types.INTEGER).update();
     log.add(account, head.clubId(), new Logbook.Deed(Logbook.Kind.LIST, head.id(), head.name(),
-        Versions.words(change.record()) + " (version " + version + ")", change.before(), change.after()));
+        change.words() + " (version " + version + ")", change.before(), change.after()));
   }
 
   void setContext(long list, String context) {
@@ -351,20 +376,42 @@ class ListStore {
         .param("list", list).query(Long.class).list();
   }
 
-  /** A change of a list: its version, when, by whom, and what in the words of the record. */
-  record Past(int version, OffsetDateTime at, String by, String what) {}
+  /** A change of a list: its version, when, by whom, what it did in words or, of old, as it was asked for, and the release of it. */
+  record Past(int version, OffsetDateTime at, String by, String what, String words, Integer release, boolean recalled) {}
 
   /** The changes of a list, the newest first. */
   List<Past> past(long list, int most) {
     return jdbc.sql("""
-            select list_change.version, list_change.at, account.name, list_change.what from list_change
-            join account on account.id = list_change.account_id
+            select list_change.version, list_change.at, account.name, list_change.what, list_change.words, release.number, release.recalled_at is not null as recalled
+            from list_change join account on account.id = list_change.account_id
+            left join release on release.list_id = list_change.list_id and release.list_version = list_change.version
+              and release.number = (select max(number) from release other where other.list_id = release.list_id and other.list_version = release.list_version)
             where list_change.list_id = :list order by list_change.version desc limit :most
             """)
         .param("list", list).param("most", most)
         .query((row, number) -> new Past(row.getInt("version"), row.getObject("at", OffsetDateTime.class), row.getString("name"),
-            row.getString("what")))
+            row.getString("what"), row.getString("words"), row.getObject("number", Integer.class), row.getBoolean("recalled")))
         .list();
+  }
+
+  /** A change that somebody made: what it was, what it replaced, and which change it undid. */
+  record Made(int version, String what, String words, String back, Integer undoes) {}
+
+  /** What an account changed of a list since a moment, in its order. */
+  List<Made> madeBy(long account, long list, OffsetDateTime since) {
+    return jdbc.sql("select version, what, words, back, undoes from list_change where list_id = :list and account_id = :account and at > :since and version > 1"
+            + " order by version").param("list", list).param("account", account).param("since", since).query(Made.class).list();
+  }
+
+  /** Takes a list out, or brings it back. */
+  void setOut(long list, boolean removed) {
+    jdbc.sql("update channel_list set removed = :removed where id = :list").param("removed", removed).param("list", list).update();
+  }
+
+  /** Whether the order of the entries was kept with a version, so that it differs from the one before. */
+  boolean keptOrder(long list, int version) {
+    return jdbc.sql("select exists (select 1 from entry_order where list_id = :list and version = :version)").param("list", list).param("version", version)
+        .query(Boolean.class).single();
   }
 
   /** The entries as they were in a version; nothing when that version is not kept. */

@@ -42,7 +42,8 @@ class VersionController {
   /** The versions of a list, the newest first; origin is the list that it was copied from. */
   record History(List<Revision> versions, @Schema(nullable = true) Optional<OriginOfCopy> origin) {}
 
-  record Revision(int version, OffsetDateTime at, String by, String words) {}
+  /** A version: what its change did; release is the number under which it went out, recalled when that was. */
+  record Revision(int version, OffsetDateTime at, String by, String words, @Schema(nullable = true) Integer release, boolean recalled) {}
 
   record OriginOfCopy(long list, int version) {}
 
@@ -52,8 +53,8 @@ class VersionController {
 
   record ComparedSide(long list, String name, int version, int entries) {}
 
-  /** An entry that differs: kind is added, removed or changed. */
-  record ComparedRow(String kind, String number, String name, List<String> words) {}
+  /** An entry that differs: kind is added, removed or changed; back is what brings this entry alone back as it was. */
+  record ComparedRow(String kind, String number, String name, List<String> words, List<Views.Change> back) {}
 
   /** What another list would change of this one; base is what both began with, empty when they have little in common. */
   record MergeView(String base, List<MergeRow> rows) {}
@@ -75,7 +76,7 @@ class VersionController {
   @GetMapping("/api/lists/{list}/versions")
   History history(Principal principal, @PathVariable long list) {
     List<Revision> revisions = versions.past(who.account(principal).id(), list).stream()
-        .map(past -> new Revision(past.version(), past.at(), past.by(), Versions.words(past.what()))).toList();
+        .map(past -> new Revision(past.version(), past.at(), past.by(), Versions.words(past), past.release(), past.recalled())).toList();
     return new History(revisions, versions.copied(list).map(from -> new OriginOfCopy(from.from(), from.version())));
   }
 
@@ -99,11 +100,12 @@ class VersionController {
     List<Item> old = items(before, oneList);
     List<Item> now = items(after, oneList);
     ListDifference difference = ListDifference.of(old, now);
+    boolean backable = oneList && version.isEmpty();
     List<ComparedRow> rows = difference.rows().stream().map(row -> {
       Channel channel = row.after().map(now::get).or(() -> row.before().map(old::get)).orElseThrow().channel();
-      return new ComparedRow(row.kind().name().toLowerCase(java.util.Locale.ROOT), channel.number(), channel.name(), row.words());
+      return new ComparedRow(row.kind().name().toLowerCase(java.util.Locale.ROOT), channel.number(), channel.name(), row.words(),
+          backable ? back(before, after, row) : List.of());
     }).toList();
-    boolean backable = oneList && version.isEmpty();
     return new Compared(side(before), side(after), difference.same(), difference.moved(), rows,
         backable ? back(before, after, difference) : List.of(), backable && difference.moved() ? backOrder(before, after) : null);
   }
@@ -119,25 +121,23 @@ class VersionController {
 
   /** What brings the version before back. */
   private static List<Views.Change> back(Versions.Stand before, Versions.Stand after, ListDifference difference) {
-    List<Views.Change> changes = new ArrayList<>();
-    for (ListDifference.Row row : difference.rows()) {
-      switch (row.kind()) {
-        case ADDED -> changes.add(change("remove", after.stored().get(row.after().orElseThrow()).id(), Map.of(), Map.of()));
-        case REMOVED -> {
-          ListStore.Stored gone = before.stored().get(row.before().orElseThrow());
-          Map<String, String> texts = new TreeMap<>();
-          gone.channel().texts().forEach((field, text) -> texts.put(field.key(), text));
-          changes.add(change("restore", gone.id(), Map.of(), Map.of()));
-          changes.add(change("edit", gone.id(), Map.of(), texts)); // as it was then, not as it was when it went
-        }
-        case CHANGED -> {
-          Channel now = after.stored().get(row.after().orElseThrow()).channel();
-          Channel old = before.stored().get(row.before().orElseThrow()).channel();
-          changes.add(edit(after.stored().get(row.after().get()).id(), now, old));
-        }
+    return difference.rows().stream().flatMap(row -> back(before, after, row).stream()).toList();
+  }
+
+  /** What brings one entry back as it was before. */
+  private static List<Views.Change> back(Versions.Stand before, Versions.Stand after, ListDifference.Row row) {
+    return switch (row.kind()) {
+      case ADDED -> List.of(change("remove", after.stored().get(row.after().orElseThrow()).id(), Map.of(), Map.of()));
+      case REMOVED -> {
+        ListStore.Stored gone = before.stored().get(row.before().orElseThrow());
+        Map<String, String> texts = new TreeMap<>();
+        gone.channel().texts().forEach((field, text) -> texts.put(field.key(), text));
+        // as it was then, not as it was when it went
+        yield List.of(change("restore", gone.id(), Map.of(), Map.of()), change("edit", gone.id(), Map.of(), texts));
       }
-    }
-    return changes;
+      case CHANGED -> List.of(edit(after.stored().get(row.after().orElseThrow()).id(), after.stored().get(row.after().get()).channel(),
+          before.stored().get(row.before().orElseThrow()).channel()));
+    };
   }
 
   private static Views.Change edit(long entry, Channel from, Channel to) {

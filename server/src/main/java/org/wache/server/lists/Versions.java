@@ -59,8 +59,12 @@ class Versions {
         .filter(any -> version.get() >= 1 && version.get() <= head.version()).orElseThrow(() -> new Missing("Version " + version.get())));
   }
 
-  /** What a change was, in words. */
-  static String words(String what) {
+  /** What a change did, in words; of those of old only its kind is known. */
+  static String words(ListStore.Past past) {
+    return past.version() > 1 && !past.words().isEmpty() ? past.words() : words(past.what());
+  }
+
+  private static String words(String what) {
     JsonNode node = JSON.readTree(what);
     if (node.isArray()) {
       return changes(node);

@@ -13,6 +13,7 @@ import org.wache.radio.Radio;
 import org.wache.radio.RadioModel;
 import org.wache.server.accounts.AccountStore;
 import org.wache.server.problems.Missing;
+import org.wache.server.problems.Refused;
 import org.wache.signal.Tone;
 import org.wache.exchange.FileProblem;
 
@@ -76,6 +77,44 @@ public class Fleet {
           new Radio(model, model.coverage().lock((String) how.get(0)), Optional.empty(), (Boolean) how.get(1)), count)));
     }
     return all;
+  }
+
+  /**
+   * Makes sure that a model of a group can be set so.
+   *
+   * @param lock name of the setting; empty for none in particular
+   */
+  public void settable(long club, long model, String lock) {
+    RadioModel found = store.models(club).stream().filter(each -> each.id() == model).findFirst().flatMap(Fleet::readable)
+        .orElseThrow(() -> new Missing("A radio that you chose"));
+    if (!lock.isEmpty() && found.coverage().lock(lock).isEmpty()) {
+      throw new Refused(found.name() + " has no setting “" + lock + "”. Choose one of " + found.coverage().lockModes().stream().map(LockMode::name).toList() + ".");
+    }
+  }
+
+  /** A model as it is set, with how many units are set so now. */
+  public Setting setting(long club, long model, String lock, boolean inhibited) {
+    return settings(club).stream().filter(each -> each.model() == model && each.radio().inhibited() == inhibited
+            && each.radio().lock().map(LockMode::name).orElse("").equals(lock)).findFirst()
+        .orElseGet(() -> {
+          RadioModel found = model(store.modelOf(model));
+          return new Setting(model, new Radio(found, found.coverage().lock(lock), Optional.empty(), inhibited), 0);
+        });
+  }
+
+  /** How a unit is set now. */
+  public Setting settingOf(long unit) {
+    RadioStore.StoredUnit stored = store.unitOf(unit);
+    return setting(stored.clubId(), stored.modelId(), stored.lock(), stored.inhibited());
+  }
+
+  /** A radio by its key and label. */
+  public record Named(long id, String label) {}
+
+  /** The units of a group that are set so. */
+  public List<Named> unitsOf(long club, Setting setting) {
+    return store.units(club).stream().filter(unit -> unit.modelId() == setting.model() && unit.inhibited() == setting.radio().inhibited()
+        && unit.lock().equals(setting.radio().lock().map(LockMode::name).orElse(""))).map(unit -> new Named(unit.id(), unit.label())).toList();
   }
 
   /** The files of the models of a group, by key. */

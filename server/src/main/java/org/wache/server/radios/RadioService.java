@@ -68,6 +68,7 @@ public class RadioService {
     RadioModel model = read(body);
     free(before.clubId(), model, id);
     locksStay(before, model);
+    listsStay(before, model);
     if (!store.changeModel(id, version, model.name(), body, false)) {
       throw new Refused(CHANGED);
     }
@@ -80,6 +81,13 @@ public class RadioService {
         .filter(unit -> after.coverage().lock(unit.lock()).isEmpty()).findFirst().ifPresent(unit -> {
           throw new Refused(unit.label() + " is set to “" + unit.lock() + "”, which the model would no longer have. Set the radio otherwise first.");
         });
+  }
+
+  /** Nor must one that a list is for. */
+  private void listsStay(RadioStore.StoredModel before, RadioModel after) {
+    store.meantFor(before.id()).stream().filter(each -> !each.lock().isEmpty() && after.coverage().lock(each.lock()).isEmpty()).findFirst().ifPresent(each -> {
+      throw new Refused(each.list() + " is for " + before.name() + ", set to “" + each.lock() + "”, which the model would no longer have. Choose other radios for it first.");
+    });
   }
 
   @Transactional

@@ -129,6 +129,15 @@ class RadioStore {
         .query(Boolean.class).single();
   }
 
+  /** A list that is for a model in a setting. */
+  record MeantFor(String list, String lock) {}
+
+  List<MeantFor> meantFor(long model) {
+    return jdbc.sql("select channel_list.name as list, list_radio.lock from list_radio join channel_list on channel_list.id = list_radio.list_id"
+            + " where list_radio.model_id = :model and list_radio.unit_id is null order by channel_list.name")
+        .param("model", model).query(MeantFor.class).list();
+  }
+
   boolean isOnTheBench(long unit) {
     return jdbc.sql("select exists (select 1 from bench_job where unit_id = :unit and state in ('waiting', 'running'))").param("unit", unit)
         .query(Boolean.class).single();

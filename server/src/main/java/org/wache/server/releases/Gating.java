@@ -1,5 +1,6 @@
 package org.wache.server.releases;
 
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
@@ -13,6 +14,7 @@ import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.wache.server.database.Newest;
+import org.wache.exchange.FileProblem;
 import org.wache.exchange.ReleaseContent;
 import org.wache.exchange.ReleaseFile;
 import org.wache.exchange.ReleaseWriter;
@@ -24,6 +26,7 @@ import org.wache.server.log.Logbook;
 import org.wache.server.problems.Forbidden;
 import org.wache.server.problems.Missing;
 import org.wache.server.problems.Refused;
+import org.wache.server.rulebooks.Rulebooks;
 
 /** What a list needs before it goes out, waivers, the word of a second person, and the release itself. */
 @Service
@@ -37,9 +40,11 @@ public class Gating {
   private final ReleaseStore releases;
   private final Logbook log;
   private final Clock clock;
+  private final Rulebooks rulebooks;
   private final Map<List<Object>, Brief> briefs = Collections.synchronizedMap(new Newest<>(KEPT));
 
-  Gating(Freezing freezing, WaiverStore waivers, ReleaseStore releases, Logbook log, Clock clock) {
+  Gating(Freezing freezing, WaiverStore waivers, ReleaseStore releases, Logbook log, Clock clock, Rulebooks rulebooks) {
+    this.rulebooks = rulebooks;
     this.freezing = freezing;
     this.waivers = waivers;
     this.releases = releases;
@@ -72,20 +77,32 @@ public class Gating {
     return stand(freezing.seen(account, list));
   }
 
-  /** How a list stands before the gate, in short. */
-  record Brief(String name, List<String> missing, boolean complete, boolean signed, String lastChange) {}
+  /** How a list stands before the gate, in short; differs from its newest release when it was ever released. */
+  record Brief(String name, List<String> missing, boolean complete, boolean signed, String lastChange, boolean differs) {}
 
   /** As {@link #stand}, in short: kept as long as nothing changes on which it depends. */
   @Transactional(readOnly = true)
   Brief brief(long account, long list) {
-    List<Object> key = List.of(list, waivers.dependsOn(list), LocalDate.now(clock));
+    List<Object> key = List.of(list, waivers.dependsOn(list), rulebooks.version(), LocalDate.now(clock));
     Brief known = briefs.get(key);
     if (known == null) {
       Stand stand = stand(account, list);
-      known = new Brief(stand.frozen().name(), missing(stand), stand.complete(), stand.signed().isPresent(), stand.frozen().last().name());
+      known = new Brief(stand.frozen().name(), missing(stand), stand.complete(), stand.signed().isPresent(), stand.frozen().last().name(),
+          since(stand).map(each -> !each.isNothing()).orElse(false));
       briefs.put(key, known);
     }
     return known;
+  }
+
+  /** What differs from the newest release of the list; nothing when there is none. */
+  Optional<SinceRelease> since(Stand stand) {
+    return releases.newest(stand.frozen().list()).flatMap(head -> {
+      try {
+        return Optional.of(SinceRelease.of(ReleaseFile.read(releases.body(head.id()).getBytes(StandardCharsets.UTF_8)), stand.frozen(), stand.gate().waivers()));
+      } catch (FileProblem old) {
+        return Optional.empty(); // it cannot be read any more: its own page says so
+      }
+    });
   }
 
   private Stand stand(Freezing.Frozen frozen) {

@@ -138,14 +138,9 @@ public class HolderCards {
         .or(() -> entry.own().stream().filter(Finding::holds).map(Finding::message).findFirst());
     boolean talks = channel.transmit().isPresent() && hold.isEmpty() && audit.auditor().context().radios().stream().allMatch(radio -> radio.talksOn(channel).isPresent());
     return new CardEntry(channel.number(), channel.name(), channel.text(Field.ZONE), talks, channel.receive().map(f -> f.megahertz()).orElse(channel.text(Field.RX_MHZ)),
-        talks ? channel.transmit().get().megahertz() : "", talks ? shift(channel) : "", talks ? channel.sends().map(Tone::text).orElse("") : "",
+        talks ? channel.transmit().get().megahertz() : "", talks ? OutEntries.shift(channel) : "", talks ? channel.sends().map(Tone::text).orElse("") : "",
         channel.opensOn().map(Tone::text).orElse(""), Words.emission(channel), talks ? channel.text(Field.POWER_W) : "", channel.text(Field.NOTE),
         channel.transmit().isPresent() ? hold.orElse("") : "");
-  }
-
-  private static String shift(Channel channel) {
-    long hertz = channel.transmit().orElseThrow().hertz() - channel.receive().map(f -> f.hertz()).orElse(channel.transmit().get().hertz());
-    return hertz == 0 ? "" : (hertz < 0 ? "−" : "+") + java.math.BigDecimal.valueOf(Math.abs(hertz), 6).stripTrailingZeros().toPlainString();
   }
 
   /** Everyone for whom a release has a card, in its order. */

@@ -35,6 +35,7 @@ import org.wache.server.accounts.AccountStore;
 import org.wache.server.accounts.WhoAsks;
 import org.wache.server.lists.Titles;
 import org.wache.server.problems.Missing;
+import org.wache.server.radios.Fleet;
 
 /** The gate before a list goes out, releases, and what becomes of them. */
 @RestController
@@ -62,11 +63,18 @@ class ReleaseController {
    * @param models the radios that it is for
    * @param cannotSign why this account cannot sign; null when it can
    * @param missing what is missing, in words; nothing when it can go out
-   * @param inUse whether the newest release is this very state
+   * @param inUse whether the newest release is in use and nothing would go out otherwise
+   * @param since what would go out otherwise than in the newest release; null when there is none
    */
-  record GateView(long list, String name, int version, String state, int entries, List<GatePart> parts, List<String> models, List<GateMatter> matters,
+  record GateView(long list, String name, int version, String state, int entries, List<GatePart> parts, List<GateRadio> models, List<GateMatter> matters,
       GateChange lastChange, @Schema(nullable = true) GateSignature signature, boolean signatureOutdated, @Schema(nullable = true) String cannotSign,
-      List<String> missing, @Schema(nullable = true) ReleaseLine newest, boolean inUse) {}
+      List<String> missing, @Schema(nullable = true) ReleaseLine newest, boolean inUse, @Schema(nullable = true) GateSince since) {}
+
+  /** What differs from the newest release: entries, their order, what else, and who has other licences now. */
+  record GateSince(int number, List<SinceRelease.Entry> entries, boolean moved, List<String> others, List<String> relicensed) {}
+
+  /** A model as it is set, and the radios that are set so. */
+  record GateRadio(String name, List<Fleet.Named> units) {}
 
   /** The list itself, or a variant of it, and who carries it. */
   record GatePart(String name, int entries, int talking, List<String> carriers) {}
@@ -109,14 +117,18 @@ class ReleaseController {
     Account account = who.account(principal);
     Gating.Stand stand = gating.stand(account.id(), list);
     Optional<WaiverStore.SignOff> signed = stand.signed();
+    Optional<ReleaseStore.Head> newest = store.newest(list);
+    Optional<SinceRelease> since = gating.since(stand);
     return new GateView(list, stand.frozen().name(), stand.frozen().version(), stand.state(), stand.frozen().entries().size(),
         stand.frozen().parts().stream().map(part -> new GatePart(part.name(), part.audit().entries().size(),
             (int) part.audit().entries().stream().filter(entry -> entry.channel().transmit().isPresent()).count(),
             part.audit().auditor().context().holders().stream().map(holder -> holder.name()).toList())).toList(),
-        stand.frozen().models().stream().map(model -> model.name()).toList(), stand.gate().matters().stream().map(each -> matter(stand, each)).toList(),
+        stand.frozen().models().stream().map(model -> new GateRadio(model.name(), model.units())).toList(), stand.gate().matters().stream().map(each -> matter(stand, each)).toList(),
         new GateChange(stand.frozen().last().name(), stand.frozen().last().at()),
         signed.map(each -> new GateSignature(each.by(), each.at(), each.note())).orElse(null), signed.isEmpty() && stand.signOff().isPresent(),
-        gating.whyNotSigning(stand, account.id()).orElse(null), Gating.missing(stand), store.newest(list).map(ReleaseController::line).orElse(null), store.isInUse(list, stand.state()));
+        gating.whyNotSigning(stand, account.id()).orElse(null), Gating.missing(stand), newest.map(ReleaseController::line).orElse(null),
+        store.isInUse(list, stand.state()) || newest.filter(head -> !head.isRecalled()).isPresent() && since.filter(each -> each.isNothing() && each.relicensed().isEmpty()).isPresent(),
+        since.map(each -> new GateSince(newest.orElseThrow().number(), each.entries(), each.moved(), each.others(), each.relicensed())).orElse(null));
   }
 
   private static GateMatter matter(Gating.Stand stand, Gate.Settled settled) {

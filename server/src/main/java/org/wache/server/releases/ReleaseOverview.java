@@ -67,6 +67,15 @@ public class ReleaseOverview {
     return new Overview(against, waiting(account, club), behind(club, standing), notTheirs(club));
   }
 
+  /** A release in use, and whether it stands as it went out. */
+  public record Stands(long release, String name, int number, boolean stands) {}
+
+  /** The releases in use of a group. */
+  public List<Stands> standing(long club) {
+    return store.standing(club).stream().map(head -> new Stands(head.id(), head.name(), head.number(), watch.reasons(head).stream().noneMatch(ReleaseWatch.Reason::recall)))
+        .toList();
+  }
+
   private List<NotTheirs> notTheirs(long club) {
     Map<Long, Contents.InHand> hands = contents.inHands(club);
     return store.loads(club).stream().filter(load -> hands.containsKey(load.unit()) && !hands.get(load.unit()).notTheirs().isEmpty()).map(load -> {
@@ -80,17 +89,14 @@ public class ReleaseOverview {
     List<Waiting> waiting = new ArrayList<>();
     for (ListTaking.OnTheWay list : lists.onTheWay(account, club)) {
       Optional<ReleaseStore.Head> newest = store.newest(list.list());
-      boolean changed = newest.map(head -> head.isRecalled() || head.version() < list.version()).orElse(false);
-      if (newest.isPresent() && !changed) {
-        continue;
-      }
       Gating.Brief brief;
       try {
         brief = gating.brief(account, list.list());
       } catch (Unjudgeable problem) {
         continue; // its own row says so
       }
-      if (changed || brief.complete()) {
+      boolean changed = newest.map(head -> head.isRecalled() || brief.differs()).orElse(false);
+      if (changed || newest.isEmpty() && brief.complete()) {
         waiting.add(new Waiting(list.list(), brief.name(), newest.map(ReleaseStore.Head::number).orElse(0), brief.missing(),
             brief.complete() && !brief.signed(), brief.lastChange()));
       }

@@ -50,10 +50,11 @@ class WaiverStore {
   /** Everything on which it depends how a list stands before the gate on a day, in one line: when any of it changes, so does the line. */
   String dependsOn(long list) {
     return jdbc.sql("""
-            select concat_ws(' ', club.roster_version, club.overlay_version, club.radios_version,
+            select concat_ws(' ', club.rulebook, club.roster_version, club.overlay_version, club.radios_version,
               (select string_agg(each.id || ':' || each.version, ',' order by each.id) from channel_list each where main.id in (each.id, each.parent_id)),
               (select count(*) || ':' || coalesce(max(id), 0) || ':' || count(ended_at) from waiver where list_id = main.id),
-              (select count(*) || ':' || coalesce(max(id), 0) || ':' || count(ended_at) from sign_off where list_id = main.id))
+              (select count(*) || ':' || coalesce(max(id), 0) || ':' || count(ended_at) from sign_off where list_id = main.id),
+              (select max(id) from release where list_id = main.id))
             from channel_list main join club on club.id = main.club_id where main.id = :list
             """).param("list", list).query(String.class).single();
   }

@@ -7,6 +7,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -26,13 +27,15 @@ import org.wache.server.rulebooks.Rulebooks;
 class RosterController {
 
   private final RosterService service;
+  private final RosterWatch watch;
   private final WhoAsks who;
   private final Clock clock;
   private final Rulebooks rulebooks;
 
-  RosterController(RosterService service, WhoAsks who, Clock clock, Rulebooks rulebooks) {
+  RosterController(RosterService service, RosterWatch watch, WhoAsks who, Clock clock, Rulebooks rulebooks) {
     this.rulebooks = rulebooks;
     this.service = service;
+    this.watch = watch;
     this.who = who;
     this.clock = clock;
   }
@@ -65,15 +68,26 @@ class RosterController {
         services, today);
   }
 
+  /** Who was taken in or changed, and what that did. */
+  record Saved(long id, Party party, RosterWatch.RosterEffect effect) {}
+
   @PostMapping("/api/groups/{group}/parties")
   @ResponseStatus(HttpStatus.CREATED)
-  Party add(Principal principal, @PathVariable long group, @Valid @RequestBody Party.Draft draft) {
-    return service.add(who.account(principal).id(), group, draft);
+  Saved add(Principal principal, @PathVariable long group, @Valid @RequestBody Party.Draft draft) {
+    long account = who.account(principal).id();
+    service.visible(account, group);
+    RosterWatch.After watched = watch.before(account, group, Optional.empty());
+    Party party = service.add(account, group, draft);
+    return new Saved(party.id(), party, watched.now(Optional.of(party)));
   }
 
   @PutMapping("/api/parties/{party}")
-  Party change(Principal principal, @PathVariable long party, @Valid @RequestBody PartyChange change) {
-    return service.change(who.account(principal).id(), party, change.version(), change.party());
+  Saved change(Principal principal, @PathVariable long party, @Valid @RequestBody PartyChange change) {
+    long account = who.account(principal).id();
+    Party before = service.party(account, party);
+    RosterWatch.After watched = watch.before(account, service.clubOf(account, party), Optional.of(before));
+    Party after = service.change(account, party, change.version(), change.party());
+    return new Saved(after.id(), after, watched.now(Optional.of(after)));
   }
 
   @DeleteMapping("/api/parties/{party}")

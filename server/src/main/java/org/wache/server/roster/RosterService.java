@@ -52,6 +52,18 @@ public class RosterService {
     return store.party(account, id).map(this::party).orElseThrow(() -> new Missing("The entry of the roster"));
   }
 
+  /** Makes sure that the account is in the group. */
+  void visible(long account, long club) {
+    if (!accounts.isMember(account, club)) {
+      throw new Missing("The group");
+    }
+  }
+
+  /** The group in whose roster somebody is. */
+  long clubOf(long account, long id) {
+    return store.party(account, id).map(RosterStore.Stored::clubId).orElseThrow(() -> new Missing("The entry of the roster"));
+  }
+
   private Party party(RosterStore.Stored stored) {
     Edition edition = edition(stored.clubId());
     List<CarriedLicence> licences = PapersJson.licences(JSON.readTree(stored.licences()));
