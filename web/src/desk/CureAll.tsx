@@ -1,16 +1,15 @@
 import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link } from 'react-router';
-import { api, data, type Change, type Schemas } from '../api/client';
+import { api, data, type Change, type Desk, type Schemas } from '../api/client';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
+import { Left } from './Left';
 import { VerdictMark, verdictWord } from '../ui/VerdictMark';
 import { CountsChange } from '../tools/ProposalView';
 
 interface Props {
-  list: number;
-  version: number;
+  desk: Desk;
   onTake: (label: string, changes: Change[]) => void;
   onClose: () => void;
 }
@@ -22,8 +21,17 @@ const change = (cure: Cure): Change =>
     ? { kind: 'remove', entry: cure.entry, behind: null, before: {}, after: {} }
     : { kind: 'edit', entry: cure.entry, behind: null, before: cure.before, after: cure.after };
 
+const silence = (entry: Schemas['Uncured']): Change => ({
+  kind: 'edit',
+  entry: entry.entry,
+  behind: null,
+  before: entry.listenBefore,
+  after: entry.listenAfter,
+});
+
 /** The least intrusive cures of the whole list, as a difference; what is ticked is taken in one step. */
-export function CureAll({ list, version, onTake, onClose }: Props) {
+export function CureAll({ desk, onTake, onClose }: Props) {
+  const { id: list, version } = desk;
   const [queries, setQueries] = useState(false);
   const [left, setLeft] = useState<ReadonlySet<number>>(new Set());
   const proposed = useQuery({
@@ -31,8 +39,11 @@ export function CureAll({ list, version, onTake, onClose }: Props) {
     queryFn: () =>
       data(api.GET('/api/lists/{list}/cures', { params: { path: { list }, query: { queries } } })),
   });
+  const [silenced, setSilenced] = useState<ReadonlySet<number>>(new Set());
   const cures = proposed.data?.cures ?? [];
   const taken = cures.filter((cure) => !left.has(cure.entry));
+  const silent = (proposed.data?.left ?? []).filter((each) => silenced.has(each.entry));
+  const all = [...taken.map(change), ...silent.map(silence)];
   const toggle = (entry: number) =>
     setLeft((old) => {
       const next = new Set(old);
@@ -87,7 +98,17 @@ export function CureAll({ list, version, onTake, onClose }: Props) {
                 </li>
               ))}
             </ul>
-            {proposed.data && <Left list={list} left={proposed.data.left} />}
+            {proposed.data && (
+              <Left
+                list={list}
+                name={desk.name}
+                group={desk.groupId}
+                proposed={proposed.data}
+                silenced={silenced}
+                onSilence={setSilenced}
+                onClose={onClose}
+              />
+            )}
           </div>
           <div className="border-line flex flex-wrap items-center gap-x-5 gap-y-2 border-t px-4 py-3">
             {proposed.data && <CountsChange before={proposed.data.before} after={proposed.data.after} />}
@@ -95,37 +116,14 @@ export function CureAll({ list, version, onTake, onClose }: Props) {
             <Button onClick={onClose}>Leave it</Button>
             <Button
               kind="strong"
-              disabled={taken.length === 0}
-              onClick={() => onTake(`cures of ${taken.length} entries`, taken.map(change))}
+              disabled={all.length === 0}
+              onClick={() => onTake(`cures of ${all.length} entries`, all)}
             >
-              Take {taken.length} {taken.length === 1 ? 'cure' : 'cures'}
+              Take {all.length} {all.length === 1 ? 'cure' : 'cures'}
             </Button>
           </div>
         </DialogPanel>
       </div>
     </Dialog>
-  );
-}
-
-const names = (entries: Schemas['Uncured'][]) => entries.map((each) => each.name || each.number).join(', ');
-
-/** What no cure of the whole list helps: nothing proved does, or it would silence those who may key it. */
-function Left({ list, left }: { list: number; left: Schemas['Uncured'][] }) {
-  const some = left.filter((each) => each.may.length > 0);
-  const none = left.filter((each) => each.may.length === 0);
-  return (
-    <>
-      {some.length > 0 && (
-        <p className="border-line border-t py-2">
-          {names(some)} {some.length === 1 ? 'stays' : 'stay'}: some of the carriers may key{' '}
-          {some.length === 1 ? 'it' : 'them'}, and no cure takes that from them.{' '}
-          <Link to={`/lists/${list}/who`} className="text-accent underline">
-            Make a variant for those who may not
-          </Link>
-          .
-        </p>
-      )}
-      {none.length > 0 && <p className="text-second text-soft py-2">No proved cure for {names(none)}.</p>}
-    </>
   );
 }

@@ -419,8 +419,7 @@ export function Desk({ desk, ruler, holder, work }: Props) {
       )}
       {cureAll && (
         <CureAll
-          list={desk.id}
-          version={desk.version}
+          desk={desk}
           onClose={() => setCureAll(false)}
           onTake={(label, changes) => {
             setCureAll(false);

@@ -51,7 +51,7 @@ class EveryEndpointTest {
       Map.entry("/proposals/names", "{\"length\":8,\"letters\":\"ascii\"}"),
       Map.entry("/proposals/arrangement",
           "{\"sort\":\"name\",\"group\":\"nothing\",\"from\":1,\"inEachGroup\":false,\"zones\":false,\"zoneSize\":null}"),
-      Map.entry("/undo", "{\"again\":false}"), Map.entry("/copies", "{\"name\":\"mine now\"}"), Map.entry("/merged", "{\"other\":1}"),
+      Map.entry("/moved-carriers", "{\"names\":[\"T\"],\"name\":\"mine now\"}"), Map.entry("/undo", "{\"again\":false}"), Map.entry("/copies", "{\"name\":\"mine now\"}"), Map.entry("/merged", "{\"other\":1}"),
       Map.entry("/directory/{repeater}", "{}"), Map.entry("/directory/seen", "{\"entries\":[]}"),
       Map.entry("{list}/radios", "{\"before\":{\"settings\":[],\"units\":[]},\"after\":{\"settings\":[],\"units\":[]}}"), Map.entry("{group}/models", "{\"body\":{\"model\":\"Mine now\"}}"),
       Map.entry("/models/{model}", "{\"version\":1,\"body\":{\"model\":\"Mine now\"}}"), Map.entry("/units", UNIT),

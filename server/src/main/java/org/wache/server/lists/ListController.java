@@ -1,5 +1,6 @@
 package org.wache.server.lists;
 
+import jakarta.validation.constraints.NotEmpty;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
@@ -250,6 +251,25 @@ class ListController {
     long account = who.account(principal).id();
     long id = service.addVariant(account, list, variant.name(), variant.carriers());
     return new Made(id, variant.name(), service.seen(account, id).audited().stored().size());
+  }
+
+  /** Those of a list's carriers who move to a variant of it: variant is one that there is, else a new one is made with the name. */
+  record Moving(@NotEmpty @Size(max = 2_000) List<@NotNull @Size(max = 200) String> names, @Schema(nullable = true) Optional<Long> variant,
+      @OneLine @NotBlank @Size(max = 200) String name) {
+
+    Moving {
+      variant = variant == null ? Optional.empty() : variant;
+    }
+  }
+
+  /** Moves some who carry the list to a variant, in which what they may not key only listens. */
+  @PostMapping("/api/lists/{list}/moved-carriers")
+  @ResponseStatus(HttpStatus.CREATED)
+  Made move(Principal principal, @PathVariable long list, @Valid @RequestBody Moving moving) {
+    long account = who.account(principal).id();
+    long id = service.move(account, list, moving.names(), moving.variant(), moving.name());
+    ListService.Seen made = service.seen(account, id);
+    return new Made(id, made.head().name(), made.audited().stored().size());
   }
 
   /** Somebody has looked at what the edition in force changes in the list. */

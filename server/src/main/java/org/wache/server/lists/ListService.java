@@ -243,6 +243,43 @@ class ListService {
     return id;
   }
 
+  /**
+   * Moves some who carry a list to a variant of it: what they may not key only listens there, and the others keep the list as it is.
+   *
+   * @param names the carriers who move
+   * @param variant the variant that they carry from now on; empty for a new one of the given name
+   * @return the key of the variant
+   */
+  @Transactional
+  public long move(long account, long list, List<String> names, Optional<Long> variant, String name) {
+    ListStore.Head head = own(store.lockedHead(account, list).orElseThrow(() -> new Missing("The list")), account);
+    Views.CarrierChoice now = choice(head);
+    List<RosterHolder> roster = store.carriers(List.of(list)).get(list);
+    List<Long> moved = roster.stream().filter(each -> names.contains(each.name())).map(RosterHolder::party).toList();
+    List<Views.Carrier> named = now.carriers().stream().filter(each -> names.contains(each.name())).toList();
+    if (moved.isEmpty() && named.isEmpty()) {
+      throw new Refused("None of them carries the list any longer. Look at who carries it now.");
+    }
+    // A team of which somebody moves is told by its other members from now on.
+    List<String> broken = now.teams().stream().filter(team -> roster.stream().anyMatch(each -> moved.contains(each.party()) && each.teams().contains(team))).toList();
+    List<Long> staying = Stream.concat(now.parties().stream(), roster.stream().filter(each -> each.teams().stream().anyMatch(broken::contains)).map(RosterHolder::party))
+        .filter(party -> !moved.contains(party)).distinct().toList();
+    Views.CarrierChoice rest = new Views.CarrierChoice(now.carriers().stream().filter(each -> !named.contains(each)).toList(), staying,
+        now.teams().stream().filter(team -> !broken.contains(team)).toList());
+    if (rest.carriers().isEmpty() && rest.parties().isEmpty() && rest.teams().isEmpty()) {
+      throw new Refused("Then nobody would carry the list itself. Change the list, or give it other carriers first.");
+    }
+    long to = variant.orElseGet(() -> addVariant(account, list, name, new Views.CarrierChoice(named, moved, List.of())));
+    variant.ifPresent(each -> {
+      ListStore.Head other = store.lockedHead(account, each).filter(found -> found.parent().equals(Optional.of(list))).orElseThrow(() -> new Missing("The variant"));
+      Views.CarrierChoice theirs = choice(other);
+      setCarriers(account, each, theirs, new Views.CarrierChoice(Stream.concat(theirs.carriers().stream(), named.stream()).toList(),
+          Stream.concat(theirs.parties().stream(), moved.stream()).distinct().sorted().toList(), theirs.teams()));
+    });
+    setCarriers(account, list, now, rest);
+    return to;
+  }
+
   /** Takes a variant out, or brings it back. */
   void setVariantOut(long account, long list, long variant, boolean out, UnaryOperator<ListChange> as) {
     ListStore.Head head = store.lockedHead(account, list).orElseThrow(() -> new Missing("The list"));
