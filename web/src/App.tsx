@@ -5,6 +5,7 @@ import { SignIn } from './accounts/SignIn';
 import { useGroup } from './accounts/group';
 import { useSession } from './accounts/session';
 import { usePulse } from './api/fresh';
+import { Skip } from './ui/Skip';
 import { BenchPage } from './bench/BenchPage';
 import { OwnCardPage } from './card/OwnCardPage';
 import { DeskPage } from './desk/DeskPage';
@@ -68,6 +69,7 @@ export function App() {
     );
   return (
     <Fault>
+      <Skip />
       <Suspense fallback={<p className="text-soft p-6">Opening …</p>}>
         <Routes>
           <Route path="/" element={<Navigate to="/lists" replace />} />

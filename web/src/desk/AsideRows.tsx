@@ -1,4 +1,5 @@
 import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/react';
+import { TakesFocus } from '../ui/TakesFocus';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, data } from '../api/client';
@@ -43,6 +44,7 @@ export function AsideRows({ list, version, onAdd }: Props) {
         <DialogBackdrop className="bg-ink/40 fixed inset-0" />
         <div className="fixed inset-0 flex items-center justify-center p-4">
           <DialogPanel className="border-edge bg-sheet flex max-h-[92vh] w-full max-w-4xl flex-col rounded border">
+            <TakesFocus />
             <div className="border-line border-b px-4 py-3">
               <DialogTitle className="text-title font-semibold">Rows that made no entry</DialogTitle>
               <p className="text-second text-soft">

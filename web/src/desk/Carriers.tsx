@@ -59,9 +59,17 @@ export function Carriers({ group, choice, holders, onChange }: Props) {
           ],
           2,
         );
+  // What was pressed is gone from where it was: the next thing to do is to look for somebody else.
+  const change = (next: Choice) => {
+    onChange(next);
+    setTimeout(() => document.querySelector<HTMLElement>(`[data-carriers="find"]`)?.focus());
+  };
   return (
     <Popover className="min-w-0">
-      <PopoverButton className="hover:text-accent flex max-w-full items-baseline gap-1.5 rounded px-1.5 py-1">
+      <PopoverButton
+        data-carriers="open"
+        className="hover:text-accent flex max-w-full items-baseline gap-1.5 rounded px-1.5 py-1"
+      >
         <span className="text-soft text-second shrink-0">Carried by</span>
         <span className="truncate font-semibold">{names}</span>
         {choice.teams.length > 0 && (
@@ -78,8 +86,8 @@ export function Carriers({ group, choice, holders, onChange }: Props) {
         <p className="text-second text-soft">
           An entry may go out only if everyone who carries the list may key it: the least privileged decides.
         </p>
-        <Chosen choice={choice} group={group} onChange={onChange} />
-        <FromRoster group={group} choice={choice} onChange={onChange} />
+        <Chosen choice={choice} group={group} onChange={change} />
+        <FromRoster group={group} choice={choice} onChange={change} />
         <SomeoneOfAClass group={group} choice={choice} onChange={onChange} />
       </PopoverPanel>
     </Popover>
@@ -160,6 +168,7 @@ function FromRoster({ group, choice, onChange }: Omit<Props, 'holders'>) {
         type="search"
         className={INPUT}
         aria-label="Find in the roster"
+        data-carriers="find"
         placeholder="Add from the roster: a name or a team"
         value={find}
         onChange={(event) => setFind(event.target.value)}

@@ -1,4 +1,5 @@
 import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/react';
+import { TakesFocus } from '../ui/TakesFocus';
 import { useState } from 'react';
 import type { Conflict } from '../api/client';
 import { Button } from '../ui/Button';
@@ -25,6 +26,7 @@ export function ClashDialog({ conflict, onSettle }: Props) {
       <DialogBackdrop className="bg-ink/40 fixed inset-0" />
       <div className="fixed inset-0 flex items-center justify-center p-4">
         <DialogPanel className="border-edge bg-sheet flex max-h-full w-full max-w-2xl flex-col gap-3 overflow-y-auto rounded border p-4">
+          <TakesFocus />
           <DialogTitle className="text-title font-semibold">{conflict.title}</DialogTitle>
           <p>{conflict.detail}</p>
           {conflict.conflicts.map((entry) => (

@@ -1,4 +1,5 @@
 import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/react';
+import { TakesFocus } from '../ui/TakesFocus';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, data, type Change, type Desk, type Schemas } from '../api/client';
@@ -55,6 +56,7 @@ export function CureAll({ desk, onTake, onClose }: Props) {
       <DialogBackdrop className="bg-ink/40 fixed inset-0" />
       <div className="fixed inset-0 flex items-center justify-center p-4">
         <DialogPanel className="border-edge bg-sheet flex max-h-[92vh] w-full max-w-4xl flex-col rounded border">
+          <TakesFocus />
           <div className="border-line flex flex-wrap items-baseline gap-x-6 gap-y-1 border-b px-4 py-3">
             <DialogTitle className="text-title grow font-semibold">The least intrusive cures</DialogTitle>
             <label className="flex items-center gap-1.5">

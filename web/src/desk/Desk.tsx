@@ -1,5 +1,5 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useCallback, useMemo, useRef, useState } from 'react';
+import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { api, data, type Change, type Cure, type Schemas, type Slip } from '../api/client';
 import { Directory } from '../directory/Directory';
@@ -27,6 +27,9 @@ import { KeysDialog } from './KeysDialog';
 import { ListToolbar, NEXT } from './ListToolbar';
 import { type Grouping, rows } from './rows';
 import { SlipList } from './SlipList';
+import { Unsaved } from './Unsaved';
+import { follows } from './follow';
+import { useDrafts } from './useDrafts';
 import { type DeskSeen, edit, type useDesk } from './useDesk';
 import { useDeskKeys } from './useDeskKeys';
 
@@ -38,6 +41,7 @@ interface Props {
   work: ReturnType<typeof useDesk>;
 }
 
+const ADDRESS_MS = 300;
 const NARROW = '(max-width: 63.99rem)';
 
 /** The Desk: the ruler over the entries, the findings beside them. */
@@ -49,7 +53,7 @@ export function Desk({ desk, ruler, holder, work }: Props) {
   // What others did, or was done elsewhere, moves entries at once.
   const settled = kept.fetched === desk.fetched ? kept.verdicts : NONE;
   const [manual, setManual] = useState<View>();
-  const [draft, setDraft] = useState<Record<string, string>>({});
+  const drafts = useDrafts();
   const [keys, setKeys] = useState(false);
   const [cureAll, setCureAll] = useState(false);
   const [adding, setAdding] = useState(false);
@@ -57,11 +61,13 @@ export function Desk({ desk, ruler, holder, work }: Props) {
   const searchBox = useRef<HTMLInputElement>(null);
   const page = useRef<HTMLDivElement>(null);
   const grouping = (params.get('group') ?? 'verdict') as Grouping;
-  const search = params.get('find') ?? '';
+  const [search, setSearch] = useState(params.get('find') ?? '');
+  const found = useDeferredValue(search);
   const chosen = useMemo(() => (params.get('show') ?? '').split(',').filter(Boolean), [params]);
 
   const bandOf = (slip: Slip) => bandAt(ruler.bands, home(slip))?.name ?? 'Elsewhere';
   const wanted = Number(params.get('entry'));
+  const draft = drafts.texts(wanted);
   const draftOf = Object.keys(draft).length > 0 ? wanted : undefined;
 
   const trial = useQuery({
@@ -84,7 +90,7 @@ export function Desk({ desk, ruler, holder, work }: Props) {
     const changed = new Map([tried.dossier.slip, ...tried.others].map((slip) => [slip.id, slip]));
     return desk.slips.map((slip) => changed.get(slip.id) ?? slip);
   }, [desk.slips, tried]);
-  const shown = rows(slips, settled, { verdicts: chosen, search }, grouping, bandOf);
+  const shown = rows(slips, settled, { verdicts: chosen, search: found }, grouping, bandOf);
   const order = shown.flatMap((row) => (row.kind === 'slip' ? [row.slip] : []));
   const narrow = window.matchMedia(NARROW).matches;
   const selected = slips.find((slip) => slip.id === wanted) ?? (narrow ? undefined : order[0]);
@@ -117,10 +123,21 @@ export function Desk({ desk, ruler, holder, work }: Props) {
       { replace: true },
     );
 
+  // The address follows when the typing rests: nothing that is typed waits for it.
+  useEffect(() => {
+    const rest = setTimeout(() => {
+      if ((params.get('find') ?? '') !== search) setParam({ find: search });
+    }, ADDRESS_MS);
+    return () => clearTimeout(rest);
+  });
+  // An entry that is no longer there is not in the address.
+  useEffect(() => {
+    if (params.get('entry') && !desk.slips.some((slip) => slip.id === wanted)) setParam({ entry: undefined });
+  });
+
   const select = (slip: Slip) => {
     if (slip.id === selected?.id && params.get('entry')) return;
     setSettled(snapshot(desk.slips));
-    setDraft({});
     setParam({ entry: String(slip.id) });
   };
   const step = (by: number) => {
@@ -133,39 +150,42 @@ export function Desk({ desk, ruler, holder, work }: Props) {
       );
     }
   };
-  const cure = (slip: Slip, chosenCure: Cure) => {
-    setDraft({});
+  const cure = async (slip: Slip, chosenCure: Cure) => {
     setParam({ entry: String(slip.id) });
-    void work.act(`${chosenCure.label} (${slip.fields.name ?? slip.fields.number ?? 'entry'})`, [
-      edit(slip, chosenCure.changes),
-    ]);
+    // A cure of what is typed is saved with it.
+    const typed = drafts.change(slip.id);
+    const change = edit(slip, chosenCure.changes);
+    const whole = typed
+      ? {
+          ...change,
+          before: { ...change.before, ...typed.before },
+          after: { ...typed.after, ...change.after },
+        }
+      : change;
+    if (await work.act(`${chosenCure.label} (${slip.fields.name ?? slip.fields.number ?? 'entry'})`, [whole]))
+      drafts.drop(slip.id);
   };
   const cureByKey = (digit: number) => {
     if (!saved) return;
     // The first cure stands on the slip already, before the dossier has come.
-    if (!dossier) return void (digit === 1 && saved.cure && cure(saved, saved.cure));
+    if (!dossier) return void (digit === 1 && saved.cure && void cure(saved, saved.cure));
     const found = [...numbered(dossier.findings).values()].flat().find((each) => each.key === digit);
-    if (found) cure(saved, found.cure);
+    if (found) void cure(saved, found.cure);
   };
-  const save = async () => {
-    if (!saved) return;
-    const changes = Object.fromEntries(
-      Object.entries(draft).filter(([key, text]) => (saved.fields[key] ?? '') !== text),
-    );
-    if (Object.keys(changes).length === 0) return setDraft({});
-    const what = `edit of ${saved.fields.name ?? saved.fields.number ?? 'entry'}`;
-    if (await work.act(what, [edit(saved, changes)])) {
-      // What was typed into another field meanwhile stays.
-      setDraft((old) =>
-        Object.fromEntries(Object.entries(old).filter(([key, text]) => changes[key] !== text)),
-      );
-    }
+  const save = async (entry = wanted) => {
+    const change = drafts.change(entry);
+    if (!change) return;
+    const slip = desk.slips.find((each) => each.id === entry);
+    const what = `edit of ${slip?.fields.name ?? slip?.fields.number ?? 'entry'}`;
+    if (await work.act(what, [change])) drafts.saved(entry, change.after);
+  };
+  const type = (slip: Slip, key: string, text: string) => {
+    if (!params.get('entry')) setParam({ entry: String(slip.id) });
+    const follow = key === 'rxMhz' ? follows(slip, text) : undefined;
+    drafts.type(slip, follow === undefined ? { [key]: text } : { [key]: text, txMhz: follow });
   };
   const { reload } = work;
-  const takeTheirs = useCallback(() => {
-    setDraft({});
-    void reload();
-  }, [reload]);
+  const takeTheirs = useCallback(() => void reload(), [reload]);
   const toggle = (verdict: string) => {
     setSettled(snapshot(desk.slips));
     setParam({
@@ -197,7 +217,8 @@ export function Desk({ desk, ruler, holder, work }: Props) {
     void work.act(`taking out ${saved.fields.name ?? saved.fields.number ?? 'entry'}`, [
       { kind: 'remove', entry: saved.id, behind: null, before: {}, after: {} },
     ]);
-    if (next) setParam({ entry: String(next.id) });
+    drafts.drop(saved.id);
+    setParam({ entry: next && String(next.id) });
   };
   const setChoice = async (after: Schemas['CarrierChoice']) => {
     await data(
@@ -230,6 +251,7 @@ export function Desk({ desk, ruler, holder, work }: Props) {
     zoom,
     pan: (share) => setManual(panned(view, share)),
     band: () => setManual(undefined),
+    carriers: () => page.current?.querySelector<HTMLElement>('[data-carriers="open"]')?.click(),
   });
 
   return (
@@ -242,7 +264,16 @@ export function Desk({ desk, ruler, holder, work }: Props) {
         onDay={(on) => setParam({ on, entry: undefined })}
         onKeys={() => setKeys(true)}
       >
-        <Presence desk={desk} entry={selected?.id} typing={draftOf !== undefined} onChanged={takeTheirs} />
+        <Presence
+          desk={desk}
+          entry={selected?.id}
+          typing={draftOf !== undefined}
+          onChanged={takeTheirs}
+          onDrop={() => {
+            drafts.open.forEach(drafts.drop);
+            takeTheirs();
+          }}
+        />
       </DeskHeader>
 
       <section
@@ -312,7 +343,7 @@ export function Desk({ desk, ruler, holder, work }: Props) {
             grouping={grouping}
             searchBox={searchBox}
             onToggle={toggle}
-            onSearch={(text) => setParam({ find: text })}
+            onSearch={setSearch}
             onGroup={() => setParam({ group: NEXT[grouping] })}
             onAdd={() => setAdding(true)}
             onCureAll={() => setCureAll(true)}
@@ -341,6 +372,12 @@ export function Desk({ desk, ruler, holder, work }: Props) {
               </Notice>
             </div>
           )}
+          <Unsaved
+            slips={desk.slips.filter((slip) => drafts.open.includes(slip.id) && slip.id !== selected?.id)}
+            onSave={(slip) => void save(slip.id)}
+            onDrop={(slip) => drafts.drop(slip.id)}
+            onSelect={select}
+          />
           {adding && !work.fixed && (
             <AddBar
               examples={examples}
@@ -365,7 +402,7 @@ export function Desk({ desk, ruler, holder, work }: Props) {
                 rows={shown}
                 selected={selected?.id}
                 onSelect={select}
-                onCure={work.fixed ? undefined : (slip) => slip.cure && cure(slip, slip.cure)}
+                onCure={work.fixed ? undefined : (slip) => slip.cure && void cure(slip, slip.cure)}
               />
             ) : (
               <p className="text-soft p-4">
@@ -393,13 +430,10 @@ export function Desk({ desk, ruler, holder, work }: Props) {
               saved={saved.fields}
               draft={draft}
               problem={trial.error?.message}
-              onType={(key, text) => {
-                if (!params.get('entry')) setParam({ entry: String(saved.id) });
-                setDraft((old) => ({ ...old, [key]: text }));
-              }}
+              onType={(key, text) => type(saved, key, text)}
               onSave={() => void save()}
-              onDrop={() => setDraft({})}
-              onCure={(chosenCure) => cure(saved, chosenCure)}
+              onDrop={() => drafts.drop(saved.id)}
+              onCure={(chosenCure) => void cure(saved, chosenCure)}
               onRemove={work.fixed ? undefined : remove}
             />
           ) : (
@@ -412,7 +446,7 @@ export function Desk({ desk, ruler, holder, work }: Props) {
         <ClashDialog
           conflict={work.clash.conflict}
           onSettle={(mine) => {
-            setDraft({});
+            if (draftOf !== undefined) drafts.drop(draftOf);
             void work.settle(mine);
           }}
         />

@@ -1,4 +1,7 @@
+import { useState } from 'react';
 import { useTerms } from '../rulebooks/rulebooks';
+import { Button } from '../ui/Button';
+import { oddPower } from './follow';
 import { FIELDS, type FieldSpec } from './fields';
 
 interface Props {
@@ -13,16 +16,24 @@ interface Props {
   onDrop: () => void;
 }
 
-/** The entry's fields. Each keystroke is judged; leaving the field or Enter saves, Escape takes it back. */
+/** The entry's fields. Each keystroke is judged; Enter or the button saves, Escape takes it back. What is odd is asked about first. */
 export function EntryFields({ rulebook, fields, draft, fixed, onType, onSave, onDrop }: Props) {
   const services = useTerms(rulebook).data?.services ?? [];
+  const [meant, setMeant] = useState('');
+  const touched = Object.keys(draft).length > 0;
+  const odd = 'powerW' in draft && draft.powerW !== meant ? oddPower(draft.powerW ?? '') : undefined;
+  const moved = 'rxMhz' in draft && 'txMhz' in draft;
+  const save = () => {
+    if (odd !== undefined) setMeant(draft.powerW ?? '');
+    else onSave();
+  };
   return (
     <form
       aria-label="Entry"
       className="grid grid-cols-4 gap-x-2 gap-y-1.5"
       onSubmit={(event) => {
         event.preventDefault();
-        onSave();
+        if (odd === undefined) onSave();
       }}
       onKeyDown={(event) => {
         if (event.key === 'Escape') {
@@ -47,13 +58,34 @@ export function EntryFields({ rulebook, fields, draft, fixed, onType, onSave, on
             touched={field.key in draft}
             fixed={fixed}
             onType={(text) => onType(field.key, text)}
-            onSave={onSave}
           />
         </label>
       ))}
-      <button type="submit" className="sr-only" tabIndex={-1}>
-        Save
-      </button>
+      {touched && (
+        <div className="col-span-4 flex flex-wrap items-center gap-2 pt-0.5">
+          <Button
+            kind="strong"
+            type={odd === undefined ? 'submit' : 'button'}
+            className="text-second"
+            onClick={odd === undefined ? undefined : save}
+          >
+            {odd === undefined ? 'Save' : 'It is meant'}
+          </Button>
+          <Button kind="quiet" className="text-second" onClick={onDrop}>
+            Take back
+          </Button>
+          {odd !== undefined && (
+            <span role="alert" className="text-query text-second">
+              {odd} Is that meant?
+            </span>
+          )}
+          {moved && odd === undefined && (
+            <Button kind="quiet" className="text-second" onClick={() => onType('txMhz', fields.txMhz ?? '')}>
+              Let it talk where it did
+            </Button>
+          )}
+        </div>
+      )}
     </form>
   );
 }
@@ -66,10 +98,9 @@ interface InputProps {
   touched: boolean;
   fixed: boolean;
   onType: (text: string) => void;
-  onSave: () => void;
 }
 
-function Input({ field, words, text, touched, fixed, onType, onSave }: InputProps) {
+function Input({ field, words, text, touched, fixed, onType }: InputProps) {
   const look = `w-full min-w-0 rounded border px-1.5 py-0.5 text-[14px] ${touched ? 'border-accent bg-accent-wash' : 'border-line bg-sheet hover:border-edge'}`;
   if (field.options) {
     const options = field.options.includes(text) ? field.options : [...field.options, text];
@@ -80,7 +111,6 @@ function Input({ field, words, text, touched, fixed, onType, onSave }: InputProp
         value={text}
         title={field.hint}
         onChange={(e) => onType(e.target.value)}
-        onBlur={onSave}
       >
         {options.map((option) => (
           <option key={option} value={option}>
@@ -100,7 +130,6 @@ function Input({ field, words, text, touched, fixed, onType, onSave }: InputProp
       autoComplete="off"
       spellCheck={false}
       onChange={(event) => onType(event.target.value)}
-      onBlur={onSave}
     />
   );
 }

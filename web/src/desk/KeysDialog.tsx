@@ -1,11 +1,15 @@
 import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/react';
+import { TakesFocus } from '../ui/TakesFocus';
 
 const KEYS: [string, string][] = [
   ['↓ ↑ or j k', 'next and previous entry'],
   ['1 … 9', 'press that cure of the entry'],
   ['a', 'the cures of the whole list'],
-  ['Enter or e', 'edit the entry'],
+  ['Enter or e', 'edit the entry; Enter again saves'],
   ['Esc', 'take back what is being typed, or leave the field'],
+  ['b', 'who carries the list'],
+  ['. and ,', 'next and previous page of the list'],
+  ['r', 'to its release'],
   ['Ctrl Z, Ctrl Shift Z', 'undo, redo'],
   ['h q c l', 'show only holds, queries, clear, listening; again: all'],
   ['/', 'search'],
@@ -26,6 +30,7 @@ export function KeysDialog({ onClose }: { onClose: () => void }) {
       <DialogBackdrop className="bg-ink/40 fixed inset-0" />
       <div className="fixed inset-0 flex items-center justify-center p-4">
         <DialogPanel className="border-edge bg-sheet flex flex-col gap-3 rounded border p-5">
+          <TakesFocus />
           <DialogTitle className="text-title font-semibold">Keys</DialogTitle>
           <dl className="grid grid-cols-[auto_1fr] gap-x-5 gap-y-1">
             {KEYS.map(([key, does]) => (

@@ -1,4 +1,6 @@
-import { NavLink } from 'react-router';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { NavLink, useLocation, useNavigate } from 'react-router';
+import { elsewhere } from '../ui/elsewhere';
 import { tab } from '../ui/PageHeader';
 
 /** The pages of one list. */
@@ -13,6 +15,17 @@ export function ListTabs({ list }: { list: number }) {
     [`/lists/${list}/versions`, 'Versions'],
     [`/lists/${list}/release`, 'Release'],
   ];
+  const go = useNavigate();
+  const here = useLocation().pathname;
+  const step = (by: number) => {
+    const at = pages.findIndex(([to]) => to === here);
+    const next = pages[at + by]?.[0];
+    if (at >= 0 && next) void go(next);
+  };
+  const options = { useKey: true, ignoreEventWhen: elsewhere };
+  useHotkeys('.', () => step(1), options);
+  useHotkeys(',', () => step(-1), { ...options, splitKey: ';' });
+  useHotkeys('r', () => void go(`/lists/${list}/release`), options);
   return (
     <nav aria-label="The list" className="flex max-w-full flex-wrap">
       {pages.map(([to, label]) => (

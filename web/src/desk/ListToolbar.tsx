@@ -21,7 +21,7 @@ interface Props {
   grouping: Grouping;
   searchBox: RefObject<HTMLInputElement | null>;
   onToggle: (verdict: string) => void;
-  onSearch: (text: string | undefined) => void;
+  onSearch: (text: string) => void;
   onGroup: () => void;
   onAdd: () => void;
   onCureAll: () => void;
@@ -47,7 +47,7 @@ export function ListToolbar(props: Props) {
         onChange={(event) => onSearch(event.target.value)}
         onKeyDown={(event) => {
           if (event.key === 'Escape') {
-            onSearch(undefined);
+            onSearch('');
             event.currentTarget.blur();
           }
         }}

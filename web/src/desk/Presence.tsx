@@ -12,10 +12,12 @@ interface Props {
   /** Whether something is typed that is not saved: then nothing is changed under the hands. */
   typing: boolean;
   onChanged: () => void;
+  /** Drops what is typed and shows what is there. */
+  onDrop: () => void;
 }
 
 /** Who else is on the list just now and at which entry; what they saved comes in by itself unless somebody types here. */
-export function Presence({ desk, entry, typing, onChanged }: Props) {
+export function Presence({ desk, entry, typing, onChanged, onDrop }: Props) {
   const [page] = useState(() => crypto.getRandomValues(new Uint32Array(2)).join('-'));
   const here = useQuery({
     queryKey: ['presence', desk.id, entry],
@@ -56,7 +58,7 @@ export function Presence({ desk, entry, typing, onChanged }: Props) {
       {newer && typing && (
         <span className="text-query">
           {here.data!.changedBy} saved something while you type. If it is the same field, saving shows both.{' '}
-          <Button kind="quiet" className="text-second" onClick={onChanged}>
+          <Button kind="quiet" className="text-second" onClick={onDrop}>
             Drop mine, show it
           </Button>
         </span>

@@ -1,4 +1,5 @@
 import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/react';
+import { TakesFocus } from '../ui/TakesFocus';
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -54,6 +55,7 @@ export function Directory({ desk, onAdded, onClose }: Props) {
       <DialogBackdrop className="bg-ink/40 fixed inset-0" />
       <div className="fixed inset-0 flex items-center justify-center p-3">
         <DialogPanel className="border-edge bg-sheet flex h-[92vh] w-full max-w-5xl flex-col rounded border">
+          <TakesFocus />
           <div className="border-line flex flex-wrap items-end gap-x-4 gap-y-2 border-b px-4 py-3">
             <div className="grow basis-72">
               <DialogTitle className="text-title font-semibold">Repeaters near</DialogTitle>

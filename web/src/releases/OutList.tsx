@@ -42,7 +42,7 @@ export function OutList({ list, parts }: { list: string; parts: Schemas['OutPart
         )}
       </div>
       <div
-        className="border-line bg-sheet overflow-x-auto rounded border"
+        className="border-line bg-sheet relative overflow-x-auto rounded border"
         tabIndex={0}
         role="region"
         aria-label="The entries"

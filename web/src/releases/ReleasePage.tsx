@@ -114,7 +114,7 @@ function Shown({ view }: { view: Schemas['ReleaseView'] }) {
           {view.current && view.against.length === 0 && <Recall line={line} proposed={false} first="" />}
         </div>
       </div>
-      <section aria-label="The entries as they went out" className="flex flex-col gap-1">
+      <section aria-label="The entries as they went out" className="flex min-w-0 flex-col gap-1">
         <h2 className="text-second text-soft">The entries as they went out</h2>
         {entries.data && <OutList list={line.name} parts={entries.data} />}
         {entries.error && <Notice message={entries.error.message} />}

@@ -2,7 +2,9 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { api, data, type Schemas } from '../api/client';
+import { Button } from '../ui/Button';
 import { INPUT } from '../ui/Field';
+import { VerdictMark } from '../ui/VerdictMark';
 import { Megahertz } from '../ui/Megahertz';
 import { Notice } from '../ui/Notice';
 
@@ -22,6 +24,13 @@ export function AtView({ group, rulebook }: { group?: number; rulebook: string }
     enabled: mhz !== '',
     placeholderData: keepPreviousData,
     queryFn: () => data(api.GET('/api/rulebook/at', { params: { query: { mhz, group, rulebook } } })),
+  });
+  const own = useQuery({
+    queryKey: ['own', group, mhz],
+    enabled: group !== undefined && mhz !== '',
+    retry: false,
+    queryFn: () =>
+      data(api.GET('/api/groups/{group}/own', { params: { path: { group: group! }, query: { mhz } } })),
   });
   const ask = (text: string) => {
     setTyped(text);
@@ -44,16 +53,18 @@ export function AtView({ group, rulebook }: { group?: number; rulebook: string }
           className={`${INPUT} w-40 font-mono text-[18px]`}
           value={typed}
           autoFocus
-          inputMode="decimal"
           placeholder="468.950"
           onChange={(event) => setTyped(event.target.value)}
         />
-        <span className="text-soft">MHz, then Enter. Or look at</span>
+        <Button type="submit" kind="strong" className="px-4 py-1.5" disabled={typed.trim() === ''}>
+          Look
+        </Button>
+        <span className="text-soft max-sm:basis-full">MHz, or a channel such as GMRS 18. Or look at</span>
         {(EXAMPLES[rulebook] ?? []).map((each) => (
           <button
             key={each}
             type="button"
-            className="text-accent font-mono underline-offset-2 hover:underline"
+            className="text-accent min-h-6 px-1 font-mono underline-offset-2 hover:underline"
             onClick={() => ask(each)}
           >
             {each}
@@ -61,8 +72,31 @@ export function AtView({ group, rulebook }: { group?: number; rulebook: string }
         ))}
       </form>
       {at.error && <Notice message={at.error.message} />}
+      {own.data?.may && at.data && !at.error && <OwnAnswer own={own.data} />}
       {at.data && mhz !== '' && !at.error && <Facts at={at.data} onAsk={ask} />}
     </div>
+  );
+}
+
+/** What whoever asks may do there themselves. */
+function OwnAnswer({ own }: { own: Schemas['Own'] }) {
+  const { may, modes, words, source } = own.may!;
+  return (
+    <p
+      role="status"
+      className={`border-line bg-sheet flex items-start gap-2 rounded border border-l-[3px] px-4 py-2 ${may ? 'border-l-clear' : 'border-l-hold'}`}
+    >
+      <span className="mt-[3px]">
+        <VerdictMark verdict={may ? 'clear' : 'hold'} size={16} />
+      </span>
+      <span>
+        <span className="font-semibold">
+          {may ? `You may transmit here, ${own.name}: ` : `You may not transmit here, ${own.name}. `}
+        </span>
+        {may ? `${modes.join(', ')}. ${words}.` : words} <Source text={source} />
+        {may && ' How much power, and what else holds, stands below.'}
+      </span>
+    </p>
   );
 }
 

@@ -10,8 +10,16 @@ import { Megahertz } from '../ui/Megahertz';
 import { Notice } from '../ui/Notice';
 
 /** The band edges of a class as an ordered table for a transceiver with so many slots. */
-export function EdgesView({ rulebook }: { rulebook: string }) {
-  const [chosen, setHeld] = useState('general');
+export function EdgesView({ group, rulebook }: { group?: number; rulebook: string }) {
+  const own = useQuery({
+    queryKey: ['own', group, ''],
+    enabled: group !== undefined,
+    retry: false,
+    queryFn: () => data(api.GET('/api/groups/{group}/own', { params: { path: { group: group! } } })),
+  });
+  const [picked, setHeld] = useState<string>();
+  // The table begins with the class of whoever looks.
+  const chosen = picked ?? own.data?.amateurClass ?? 'general';
   const [send, setSend] = useState<string[]>(['data', 'ssb']);
   const [bands, setBands] = useState<string[]>(['20 m']);
   const [slots, setSlots] = useState(10);

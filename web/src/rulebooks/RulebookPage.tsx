@@ -91,7 +91,7 @@ export function RulebookPage() {
         {settle.error && <Notice message={settle.error.message} />}
         {view === 'at' && <AtView key={rulebook} group={group?.id} rulebook={rulebook} />}
         {view === 'bands' && <ChartView key={rulebook} group={group?.id} rulebook={rulebook} />}
-        {view === 'edges' && <EdgesView key={rulebook} rulebook={rulebook} />}
+        {view === 'edges' && <EdgesView key={rulebook} group={group?.id} rulebook={rulebook} />}
         {view === 'tones' && <TonesView />}
         {view === 'names' && <NamesView rulebook={rulebook} />}
         {view === 'editions' && <EditionsView rulebook={rulebook} />}

@@ -1,4 +1,5 @@
 import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/react';
+import { TakesFocus } from '../ui/TakesFocus';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, data, type Schemas } from '../api/client';
@@ -50,6 +51,7 @@ export function ToneKnowledge({ group, known, onClose }: Props) {
       <DialogBackdrop className="bg-ink/40 fixed inset-0" />
       <div className="fixed inset-0 flex items-center justify-center p-3">
         <DialogPanel className="border-edge bg-sheet flex max-h-[92vh] w-full max-w-3xl flex-col rounded border">
+          <TakesFocus />
           <div className="border-line border-b px-4 py-3">
             <DialogTitle className="text-title font-semibold">Neighbours and models’ tables</DialogTitle>
             <p className="text-second text-soft">

@@ -1,4 +1,5 @@
 import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/react';
+import { TakesFocus } from '../ui/TakesFocus';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
 import type { Change, Schemas } from '../api/client';
@@ -47,6 +48,7 @@ export function ToolDialog({ title, words, children, queryKey, ask, label, onTak
       <DialogBackdrop className="bg-ink/40 fixed inset-0" />
       <div className="fixed inset-0 flex items-center justify-center p-3">
         <DialogPanel className="border-edge bg-sheet flex h-[92vh] w-full max-w-6xl flex-col rounded border">
+          <TakesFocus />
           <div className="border-line border-b px-4 py-3">
             <DialogTitle className="text-title font-semibold">{title}</DialogTitle>
             <p className="text-second text-soft">{words}</p>

@@ -119,6 +119,9 @@ final class AuditCommand implements Callable<Integer> {
   }
 
   private static <T> T parsed(Path path, Function<byte[], T> reader) {
+    if (Files.isDirectory(path)) {
+      throw new Unusable(path + ": line 0, column 0: is a directory; expected a list as CSV or JSON");
+    }
     try {
       return reader.apply(Files.readAllBytes(path));
     } catch (FileProblem e) {

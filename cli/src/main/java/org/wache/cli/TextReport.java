@@ -1,7 +1,9 @@
 package org.wache.cli;
 
+import java.util.HashSet;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.wache.audit.Audit;
 import org.wache.audit.AuditContext;
@@ -9,6 +11,7 @@ import org.wache.audit.EntryAudit;
 import org.wache.audit.ProvedRemedy;
 import org.wache.audit.Remedies;
 import org.wache.audit.Told;
+import org.wache.channel.Channel;
 import org.wache.audit.Verdict;
 import org.wache.exchange.Assumptions;
 import org.wache.signal.Frequency;
@@ -41,6 +44,7 @@ final class TextReport {
     out.append(String.format(Locale.ROOT, "%-6s %4s  %-16s %s%n", entry.verdict().text().toUpperCase(Locale.ROOT),
         entry.channel().number(), entry.channel().name(), frequencies(entry)));
     Remedies remedies = new Remedies(audit, position);
+    Set<Channel> said = new HashSet<>(); // a cure helps several findings, and is told once
     for (Told told : Told.of(audit.auditor(), entry)) {
       out.append("             ").append(told.finding().slug()).append(": ").append(told.finding().message());
       if (told.holders().size() < audit.auditor().context().holders().size()) {
@@ -51,6 +55,9 @@ final class TextReport {
       out.append("               ").append(working).append(working.isEmpty() ? "" : "  ")
           .append('(').append(told.finding().source()).append(")\n");
       for (ProvedRemedy remedy : remedies.of(told.finding())) {
+        if (!said.add(entry.channel().with(remedy.change().fields()))) {
+          continue;
+        }
         out.append("               → ").append(remedy.change().label()).append(" (then ")
             .append(remedy.verdictAfter().text())
             .append(remedy.stillHeld().isEmpty() ? "" : "; on hold still for " + String.join(", ", remedy.stillHeld())).append(")\n");

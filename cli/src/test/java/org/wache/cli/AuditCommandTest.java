@@ -61,6 +61,36 @@ class AuditCommandTest {
     assertThat(audit(clean).out()).contains("not-licensed");
   }
 
+  /** What is no list is told with what it is and what to do with it. */
+  @Test
+  void aFileOfAnotherKindIsTold() throws Exception {
+    assertUnusable(audit(folder.resolve("nosuch.csv").toString()), "there is no such file");
+    assertUnusable(audit(folder.toString()), "is a directory");
+    assertUnusable(audit(file("table.csv", "Location,Freq\nRidge,146.94\n")), "such as this one with the headings “Location, Freq”, is read in the browser");
+    assertUnusable(audit(file("book.xlsx", "PK\u0003\u0004rest")), "a spreadsheet or an archive, not a list");
+    assertUnusable(audit(file("context.json", "{\"format\":\"wache-context/1\",\"holders\":[]}")), "goes behind --context");
+  }
+
+  /** The examples of the README, on files that ship. */
+  @Test
+  void theExamplesOfTheReadmeRun() throws Exception {
+    Path demo = Path.of("..", "demo");
+    assertThat(audit(demo.resolve("volunteers.csv").toString(), "--as", "amateur:technician").status()).isEqualTo(1);
+    Ran json = audit(demo.resolve("households.csv").toString(), "--as", "amateur:general,gmrs", "--on", "2026-02-13", "--json");
+    assertThat(json.json().path("channels")).isNotEmpty();
+    assertThat(audit(demo.resolve("ferry-and-orchard.csv").toString(), "--context", demo.resolve("ferry-and-orchard.context.json").toString()).error()).isEmpty();
+    Ran release = audit("--verify", demo.resolve("river-release-1.json").toString());
+    assertThat(release.status()).as(release.out() + release.error()).isZero();
+  }
+
+  @Test
+  void aCureOfAnEntryIsToldOnce() throws Exception {
+    Ran ran = audit(file("twice.csv", HEADER + "1,GM,462.5625,462.5625,FM,,50,,,\n"), "--as", "amateur:technician", "--as", "gmrs");
+    List<String> cures = ran.out().lines().filter(line -> line.contains("→")).map(String::strip).toList();
+    assertThat(cures).isNotEmpty().doesNotHaveDuplicates();
+    assertThat(cures).filteredOn(cure -> cure.contains("Listen only")).hasSize(1);
+  }
+
   @Test
   void anotherRulebookHasItsOwnClassesAndEdges() throws Exception {
     String list = file("abroad.csv", HEADER + "1,Edge,145.995,145.995,FM,,5,,,\n2,Calling,145.500,145.500,FM,,5,,,\n");

@@ -67,7 +67,7 @@ public final class JsonLists {
       String name = "";
       boolean channels = false;
       if (parser.nextToken() != JsonToken.START_OBJECT) {
-        throw notAList();
+        throw notAList("");
       }
       while (parser.nextToken() == JsonToken.PROPERTY_NAME) {
         String key = parser.currentName();
@@ -86,7 +86,7 @@ public final class JsonLists {
         throw problem("nothing should follow the end of the list");
       }
       if (!FORMAT.equals(format)) {
-        throw notAList();
+        throw notAList(format);
       }
       if (!channels) {
         throw new FileProblem(1, 1, "\"channels\" should be an array of entries");
@@ -94,8 +94,10 @@ public final class JsonLists {
       return new ChannelList(name.isEmpty() ? otherwiseNamed : name, List.copyOf(extras.keySet()), rows.stream().map(this::channel).toList());
     }
 
-    private static FileProblem notAList() {
-      return new FileProblem(1, 1, "not a list: expected an object with \"format\": \"" + FORMAT + "\"");
+    private static FileProblem notAList(String format) {
+      String found = format == null || format.isEmpty() ? "" : format.startsWith("wache-context/") ? "; this is a context, which goes behind --context"
+          : format.startsWith("wache-release/") ? "; this is a release, which --verify looks at" : "; this file says “" + format + "”";
+      return new FileProblem(1, 1, "not a list: expected an object with \"format\": \"" + FORMAT + "\"" + found);
     }
 
     private void channels() {

@@ -13,6 +13,9 @@ import org.wache.channel.Field;
 /** The heading row of a list as a table: which column holds which field. */
 public final class ListHeader {
 
+  private static final int NAMED = 4;
+  private static final int LONG = 20;
+
   private static final Field[] FIELDS = Field.values();
 
   private final int[] fieldOf;
@@ -54,9 +57,15 @@ public final class ListHeader {
     }
     if (!seen.contains(Field.RX_MHZ)) {
       throw new FileProblem(line, 1,
-          "no column rx_mhz; expected a header row such as number,name,rx_mhz,tx_mhz,mode,power_w");
+          "no column rx_mhz; expected a header row such as number,name,rx_mhz,tx_mhz,mode,power_w. Another table, such as this one with "
+              + some(headings) + ", is read in the browser, column by column: bring it in under Lists, and export it from there");
     }
     return new ListHeader(fieldOf, extraOf, extras);
+  }
+
+  private static String some(List<String> headings) {
+    String shown = String.join(", ", headings.stream().limit(NAMED).map(heading -> heading.length() > LONG ? heading.substring(0, LONG) + "…" : heading).toList());
+    return "the headings “" + shown + (headings.size() > NAMED ? ", …" : "") + "”";
   }
 
   /** The headings that Wache does not know but keeps. */

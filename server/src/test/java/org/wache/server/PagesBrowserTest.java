@@ -102,7 +102,7 @@ class PagesBrowserTest extends InBrowser {
     assertThat(holds).containsText("2");
     page.keyboard().press("a");
     Locator dialog = page.getByRole(AriaRole.DIALOG);
-    assertThat(dialog).containsText("Twenty stays: some of the carriers may key it, and no cure takes that from them.");
+    assertThat(dialog).containsText("Nothing is taken from those who may unless you say so:");
     assertThat(dialog).containsText("NFM instead of FM");
     button("Take 1 cure").click();
     assertThat(holds).containsText("1");

@@ -16,6 +16,7 @@ import javax.crypto.spec.SecretKeySpec;
 import org.apache.commons.codec.binary.Base32;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
@@ -255,5 +256,28 @@ class PeopleTest {
     assertThat(Browserless.signedIn(server.address(), "neighbour").get("/api/groups/1/log").statusCode()).isEqualTo(404);
     assertThat(Browserless.json(coordinator.get("/api/groups/" + coordinator.group() + "/log?text=logged&who=Ada%20Fenwright")).path("lines").size()).isPositive();
     assertThat(Browserless.json(coordinator.get("/api/groups/" + coordinator.group() + "/log?to=2001-01-01")).path("lines")).isEmpty();
+  }
+
+  /** Somebody looks up a frequency, or a channel by its name, and is told whether they may: 47 CFR 95.1763(a), 97.301(b) and (e). */
+  @ParameterizedTest
+  @CsvSource({"GMRS 18, true, GMRS channel 18", "gmrs ch 18, true, GMRS channel 18", "462.625, true, GMRS channel 18", "146.52, true, Technician", "14.250, false, General",
+      "121.5, false, ''", "MURS 3, true, MURS"})
+  void aMemberIsToldWhetherTheyMay(String asked, boolean may, String words) {
+    Browserless member = Browserless.signedIn(server.address(), "member");
+    JsonNode own = Browserless.json(member.get("/api/groups/" + member.group() + "/own?mhz=" + asked.replace(" ", "%20")));
+    assertThat(own.path("name").asString()).isEqualTo("Rosa Quill");
+    assertThat(own.path("amateurClass").asString()).isEqualTo("technician");
+    assertThat(own.path("may").path("may").asBoolean()).as(own.toString()).isEqualTo(may);
+    assertThat(own.path("may").path("words").asString()).contains(words);
+  }
+
+  @Test
+  void whatNobodyCallsSoIsTold() {
+    Browserless member = Browserless.signedIn(server.address(), "member");
+    assertThat(member.get("/api/rulebook/at?mhz=GMRS%2099").statusCode()).isEqualTo(422);
+    assertThat(member.get("/api/rulebook/at?mhz=tea").body()).contains("no frequency and no channel");
+    Browserless technician = Browserless.signedIn(server.address(), "technician");
+    assertThat(Browserless.json(technician.get("/api/groups/" + technician.group() + "/own?mhz=146.52")).path("may").isNull()).as("nobody has said who they are").isTrue();
+    assertThat(Browserless.signedIn(server.address(), "neighbour").get("/api/groups/1/own?mhz=146.52").statusCode()).isEqualTo(404);
   }
 }

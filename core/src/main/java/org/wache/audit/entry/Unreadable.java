@@ -10,6 +10,7 @@ import org.wache.audit.EntryRule;
 import org.wache.audit.Finding;
 import org.wache.audit.RulePage;
 import org.wache.audit.Slug;
+import org.wache.audit.Words;
 import org.wache.channel.Channel;
 import org.wache.channel.Field;
 import org.wache.channel.Misread;
@@ -51,7 +52,7 @@ public final class Unreadable implements EntryRule {
   private static Finding finding(Channel channel, Misread misread) {
     String what = misread.text().isEmpty() ? "is empty" : "is “" + misread.text() + "”";
     return Finding.hold(Slug.UNREADABLE)
-        .message("%s %s; it should be %s.", misread.field().column(), what, misread.expected())
+        .message("%s %s; it should be %s.", Words.capital(misread.field().words()), what, misread.expected())
         .source("list format")
         .cures(() -> cures(channel, misread));
   }
@@ -62,7 +63,7 @@ public final class Unreadable implements EntryRule {
     for (String likely : likely(channel, misread)) {
       Channel after = channel.with(Map.of(field, likely));
       if (after.misreads().stream().noneMatch(left -> left.field() == field)) {
-        cures.add(Change.of(likely.isEmpty() ? "Clear " + field.column() : "Read it as " + likely, field, likely));
+        cures.add(Change.of(likely.isEmpty() ? "Clear " + field.words() : "Read it as " + likely, field, likely));
       }
     }
     return cures;

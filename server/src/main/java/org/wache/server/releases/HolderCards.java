@@ -27,7 +27,9 @@ import org.wache.exchange.ContextFile;
 import org.wache.exchange.ReleaseFile;
 import org.wache.server.papers.PapersJson;
 import org.wache.server.radios.Fleet;
+import org.wache.licence.Holder;
 import org.wache.server.papers.CarriedLicence;
+import org.wache.server.problems.Missing;
 import org.wache.server.rulebooks.Rulebooks;
 import org.wache.signal.Tone;
 import tools.jackson.databind.json.JsonMapper;
@@ -77,6 +79,15 @@ public class HolderCards {
    */
   public record CardEntry(String number, String name, String zone, boolean talks, String hears, String talksOn, String shift, String sends, String opensOn,
       String mode, String power, String note, String why) {}
+
+  /** One of the roster as the audit has them, and their class in the amateur service. */
+  public record Licensed(Holder holder, Optional<String> amateurClass) {}
+
+  /** The licences that one of a group's roster has now. */
+  public Licensed licensed(long club, long party) {
+    Holder holder = Today.holder(store.person(club, party).orElseThrow(() -> new Missing("The entry of the roster")));
+    return new Licensed(holder, holder.licences().stream().filter(each -> each.service().equals("amateur")).flatMap(each -> each.licenceClass().stream()).findFirst());
+  }
 
   /** The card of one of the roster; nothing of it when they carry nothing that is in use. */
   public HolderCard of(long club, long party, String name) {

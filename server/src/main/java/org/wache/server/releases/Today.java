@@ -48,7 +48,8 @@ final class Today {
     return new ContextFile(then.rulebook(), then.on(), holders, then.site(), then.antenna(), then.houseRules(), List.of(), plan.overlay(), then.unitsInUse(), then.neighbours());
   }
 
-  private static Holder holder(ReleaseStore.Carrier carrier) {
+  /** Someone as the audit has them, with their licences of now. */
+  static Holder holder(ReleaseStore.Carrier carrier) {
     ObjectNode context = JSON.createObjectNode().put("format", "wache-context/1");
     ArrayNode holders = context.putArray("holders");
     holders.addObject().put("name", carrier.name()).set("licences", PapersJson.write(PapersJson.licences(JSON.readTree(carrier.licences()))));

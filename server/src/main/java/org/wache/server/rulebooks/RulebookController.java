@@ -111,9 +111,8 @@ class RulebookController {
   @GetMapping("/api/rulebook/at")
   At at(Principal principal, @RequestParam String mhz, @RequestParam Optional<Long> group,
       @RequestParam Optional<String> rulebook, @RequestParam Optional<LocalDate> on) {
-    Frequency frequency = Frequency.ofMegahertz(mhz.trim().replace(',', '.'))
-        .orElseThrow(() -> new Refused("“" + mhz + "” is no frequency. Write it in MHz, such as 468.950."));
     Edition edition = editions.of(principal, rulebook, group, on);
+    Frequency frequency = Looked.up(edition, mhz);
     FrequencyFacts facts = FrequencyFacts.at(edition, frequency);
     return new At(frequency.hertz(), edition.dates().id(), facts.names(), facts.whose().orElse(null), facts.services(),
         facts.partners().stream().map(each -> new Partner(each.frequency().hertz(), each.input(), each.words(),
