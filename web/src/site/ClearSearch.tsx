@@ -2,7 +2,6 @@ import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, data, type Schemas } from '../api/client';
 import { Button } from '../ui/Button';
-import { Choice } from '../ui/Choice';
 import { Field } from '../ui/Field';
 import { Megahertz } from '../ui/Megahertz';
 import { Notice } from '../ui/Notice';
@@ -13,20 +12,25 @@ interface Props {
   list: number;
   how: string;
   site: number;
-  services: Schemas['SiteService'][];
+  choice: Schemas['ClearChoice'];
   may: boolean;
   onTake: (pick: Schemas['ClearPick']) => void;
 }
 
 /** "Pick me a clear channel": direct channels that everyone may use and that the site leaves clear. */
-export function ClearSearch({ list, how, site, services, may, onTake }: Props) {
-  const [service, setService] = useState('');
+export function ClearSearch({ list, how, site, choice, may, onTake }: Props) {
+  const [places, setPlaces] = useState<string[]>([]);
+  const [carriers, setCarriers] = useState<string[]>([]);
+  const [radios, setRadios] = useState<string[]>([]);
   const [power, setPower] = useState('5');
   const search = useMutation({
     mutationFn: () =>
       data(
         api.GET('/api/lists/{list}/clear-channels', {
-          params: { path: { list }, query: { how, site, service, power: power.trim().replace(',', '.') } },
+          params: {
+            path: { list },
+            query: { how, site, places, carriers, radios, power: power.trim().replace(',', '.') },
+          },
         }),
       ),
   });
@@ -40,26 +44,38 @@ export function ClearSearch({ list, how, site, services, may, onTake }: Props) {
         }}
       >
         <h2 className="pb-1 font-semibold">Pick me a clear channel</h2>
-        <Choice
-          label="In"
-          value={service}
-          options={[['', 'any service'], ...services.map((each) => [each.id, each.title] as const)]}
-          onChange={setService}
+        <Several label="In" none="any band" of={choice.places} chosen={places} onChange={setPlaces} />
+        <Several
+          label="For"
+          none="everyone who carries it"
+          of={choice.who}
+          chosen={carriers}
+          onChange={setCarriers}
+        />
+        <Several
+          label="With"
+          none="the radios it is for"
+          of={choice.radios}
+          chosen={radios}
+          onChange={setRadios}
         />
         <Field label="Power" unit="W" className="w-24" mono value={power} onChange={setPower} />
         <Button type="submit" disabled={search.isPending}>
           {search.isPending ? 'Looking …' : 'Look'}
         </Button>
         <span className="text-second text-soft pb-1">
-          Everyone who carries the list may use it, and no product, harmonic or overlap of this site touches
-          it.
+          Those chosen may use it, no product, harmonic or overlap of this site touches it, and nobody calls
+          there.
         </span>
       </form>
       {search.error && <Notice message={search.error.message} />}
       {search.data && search.data.length === 0 && (
         <p className="pt-2">
-          No direct channel is clear for everyone. Choose another service, or key fewer together.
+          No direct channel there is for all of them. Choose other bands, fewer people or other radios.
         </p>
+      )}
+      {search.data && search.data.length > 0 && search.data[0]!.disturbs.length > 0 && (
+        <p className="text-query pt-2">None is clear. These are disturbed least:</p>
       )}
       {search.data && search.data.length > 0 && (
         <ul className="grid gap-x-6 pt-2 xl:grid-cols-2">
@@ -69,13 +85,13 @@ export function ClearSearch({ list, how, site, services, may, onTake }: Props) {
                 <Megahertz hertz={pick.hz} />
               </span>
               <span className="min-w-0 grow">
-                {pick.fields.mode} ·{' '}
-                {services.find((each) => each.id === pick.service)?.title ?? pick.service} ·{' '}
-                <VerdictWord verdict={pick.verdict} />
+                {pick.fields.mode} · {pick.place} · <VerdictWord verdict={pick.verdict} />
                 <span className="text-second text-soft block">
-                  {pick.near > 0
-                    ? `${pick.near} ${pick.near === 1 ? 'transmitter' : 'transmitters'} near: turns or filters`
-                    : `nothing of the site within ${apart(pick.apartHz)}`}
+                  {pick.disturbs.length > 0
+                    ? `${pick.disturbs.slice(0, 3).join('; ')}${pick.disturbs.length > 3 ? ` and ${pick.disturbs.length - 3} more` : ''}`
+                    : pick.near > 0
+                      ? `${pick.near} ${pick.near === 1 ? 'transmitter' : 'transmitters'} near: turns or filters`
+                      : `nothing of the site within ${apart(pick.apartHz)}`}
                   {pick.asked.length > 0 && `. ${pick.asked[0]}`}
                 </span>
               </span>
@@ -89,5 +105,47 @@ export function ClearSearch({ list, how, site, services, may, onTake }: Props) {
         </ul>
       )}
     </section>
+  );
+}
+
+/** A choice of several, behind one button; none of them stands for what the list itself says. */
+function Several({
+  label,
+  none,
+  of,
+  chosen,
+  onChange,
+}: {
+  label: string;
+  none: string;
+  of: string[];
+  chosen: string[];
+  onChange: (chosen: string[]) => void;
+}) {
+  return (
+    <div role="group" aria-label={label} className="flex min-w-0 flex-col gap-0.5">
+      <span className="text-soft text-[12px] leading-tight">{label}</span>
+      <details className="relative">
+        <summary className="border-edge bg-sheet max-w-56 cursor-pointer truncate rounded border px-2 py-1">
+          {chosen.length === 0 ? none : chosen.join(', ')}
+        </summary>
+        <div className="border-edge bg-sheet absolute z-20 flex max-h-64 min-w-52 flex-col overflow-y-auto rounded border p-2 shadow-lg">
+          {of.map((each) => (
+            <label key={each} className="flex min-h-6 items-center gap-1.5 whitespace-nowrap">
+              <input
+                type="checkbox"
+                checked={chosen.includes(each)}
+                onChange={(event) =>
+                  onChange(
+                    event.target.checked ? [...chosen, each] : chosen.filter((other) => other !== each),
+                  )
+                }
+              />
+              {each}
+            </label>
+          ))}
+        </div>
+      </details>
+    </div>
   );
 }

@@ -226,7 +226,7 @@ export function SitePage() {
                 list={list}
                 how={how}
                 site={at.index}
-                services={site.data.services}
+                choice={site.data.choice}
                 may={may && site.data.parent === null}
                 onTake={(pick) =>
                   change.mutate({

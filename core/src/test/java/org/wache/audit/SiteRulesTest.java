@@ -156,7 +156,7 @@ class SiteRulesTest {
   void aPickedChannelIsLegalAndClear(long seed, String holder) {
     Audit audit = auditor(Keying.ALL, holder).audit(random(seed, 8));
     Sites.Site site = audit.sites().all().get(0);
-    List<ClearChannels.Pick> picks = ClearChannels.of(audit, site, "", "2", 6);
+    List<ClearChannels.Pick> picks = ClearChannels.of(audit, site, new ClearChannels.Wanted(audit.auditor(), Set.of(), "2", 6));
     assertThat(picks).isNotEmpty();
     for (ClearChannels.Pick pick : picks) {
       Audit with = audit.plus(pick.entry());
@@ -169,5 +169,34 @@ class SiteRulesTest {
         }
       }
     }
+  }
+
+  /** 146.520 and 446.000 are calling channels by the national plan: never offered, however clear. Common practice, no source. */
+  @Test
+  void aCallingChannelIsNeverPicked() {
+    Audit audit = auditor(Keying.ALL, "amateur:technician").audit(random(1, 3));
+    Sites.Site site = audit.sites().all().get(0);
+    List<ClearChannels.Pick> all = ClearChannels.of(audit, site, new ClearChannels.Wanted(audit.auditor(), Set.of(), "2", 10_000));
+    assertThat(all).extracting(pick -> pick.entry().transmit().orElseThrow().megahertz()).doesNotContain("146.520", "446.000", "223.500", "52.525", "29.600");
+    assertThat(ClearChannels.of(audit, site, new ClearChannels.Wanted(audit.auditor(), Set.of("70 cm"), "2", 5))).isNotEmpty()
+        .allSatisfy(pick -> assertThat(pick.place()).isEqualTo("70 cm"));
+    assertThat(ClearChannels.places(audit.auditor().context())).contains("2 m", "70 cm", "GMRS", "MURS");
+  }
+
+  /** Where nothing is clear, what is disturbed least is offered, with what disturbs it. MURS has five channels (47 CFR 95.2763). */
+  @Test
+  void whereNothingIsClearTheLeastDisturbedIsOfferedWithWhatDisturbsIt() {
+    Audit audit = auditor(Keying.ALL, "nobody").audit(new ChannelList("", List.of(), List.of(murs("1", "151.820"), murs("2", "151.880"), murs("3", "154.570"), murs("4", "151.940", "154.600"))));
+    Sites.Site site = audit.sites().all().get(0);
+    List<ClearChannels.Pick> picks = ClearChannels.of(audit, site, new ClearChannels.Wanted(audit.auditor(), Set.of("MURS"), "2", 6));
+    picks.forEach(pick -> assertThat(pick.disturbs().isEmpty()).isEqualTo(picks.get(0).disturbs().isEmpty()));
+  }
+
+  private static Channel murs(String number, String mhz) {
+    return murs(number, mhz, mhz);
+  }
+
+  private static Channel murs(String number, String hears, String talks) {
+    return Channel.of(Map.of(Field.NUMBER, number, Field.RX_MHZ, hears, Field.TX_MHZ, talks, Field.MODE, "NFM", Field.POWER_W, "2", Field.TIMEOUT_S, "60"));
   }
 }

@@ -125,7 +125,7 @@ class AbsurdTest {
   @ParameterizedTest
   @ValueSource(strings = {"/api/lists/x", "/api/lists/999999999999999999999", "/api/lists/-1", "/api/lists/{l}?on=soon", "/api/lists/{l}?on=-999999999-01-01", "/api/lists/{l}?on=%2B999999999-12-31",
       "/api/lists/{l}/difference?from=x", "/api/rulebook/at?mhz=1e999", "/api/rulebook/at", "/api/rulebook/at?mhz=%F0%9F%93%BB", "/api/rulebook/edges?class=general&send=cw&slots=1e9",
-      "/api/ruler?as=amateur:king", "/api/ruler?group=x", "/api/groups/{g}/log?from=x", "/api/lists/{l}/clear-channels?service=tea", "/api/lists/{l}/directory?withinKm=NaN", "/api/lists/{l}/directory?withinKm=-1e308"})
+      "/api/ruler?as=amateur:king", "/api/ruler?group=x", "/api/groups/{g}/log?from=x", "/api/lists/{l}/clear-channels?carriers=tea", "/api/lists/{l}/directory?withinKm=NaN", "/api/lists/{l}/directory?withinKm=-1e308"})
   void whatTheAddressSaysWrongIsTold(String path) {
     HttpResponse<String> answer = who.get(path.replace("{g}", "" + who.group()).replace("{l}", "" + list("Address")));
     assertThat(answer.statusCode()).as(answer.body()).isIn(200, 400, 404, 422);

@@ -89,7 +89,9 @@ class OnSiteBrowserTest extends InBrowser {
     button("Look").click();
     Locator picks = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("A clear channel"));
     picks.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Add it")).first().click();
-    assertThat(page.getByRole(AriaRole.STATUS).first()).containsText("A clear channel was added");
+    assertThat(page.getByRole(AriaRole.STATUS).first()).containsText(java.util.regex.Pattern.compile("CLR [\\d.]+ was added as number 5"));
+    page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("See it in the list")).click();
+    assertThat(page.getByLabel("The entry", new Page.GetByLabelOptions().setExact(true))).containsText("CLR ");
     assertThat(Browserless.json(coordinator.get("/api/lists/" + list)).path("slips")).hasSize(5);
   }
 

@@ -10,6 +10,8 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -20,17 +22,21 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.wache.audit.Audit;
 import org.wache.audit.AuditContext;
+import org.wache.audit.Auditor;
 import org.wache.audit.Change;
 import org.wache.audit.Sites;
+import org.wache.audit.register.Register;
 import org.wache.audit.site.ClearChannels;
 import org.wache.audit.site.Clearing;
 import org.wache.audit.site.HitWords;
 import org.wache.channel.Channel;
 import org.wache.channel.Field;
+import org.wache.licence.Holder;
 import org.wache.server.accounts.WhoAsks;
 import org.wache.server.database.Newest;
 import org.wache.server.problems.Missing;
 import org.wache.server.problems.Refused;
+import org.wache.server.radios.Fleet;
 import org.wache.signal.Watts;
 import org.wache.site.Findings;
 import org.wache.site.Hit;
@@ -46,12 +52,14 @@ class SiteController {
 
   private final ListService service;
   private final Audits audits;
+  private final Fleet fleet;
   private final WhoAsks who;
   private final Map<Kept, Audit> kept = Collections.synchronizedMap(new Newest<>(8));
 
   private record Kept(Audits.Key key, String how) {}
 
-  SiteController(ListService service, Audits audits, WhoAsks who) {
+  SiteController(ListService service, Audits audits, Fleet fleet, WhoAsks who) {
+    this.fleet = fleet;
     this.service = service;
     this.audits = audits;
     this.who = who;
@@ -59,14 +67,14 @@ class SiteController {
 
   /** The interference of a list. keyed is what it is held against; shown is what is told here: all, teams or bases. */
   record SiteView(long list, String name, int version, @Schema(nullable = true) Long parent, Views.Keyed keyed, String shown, List<SiteEntry> entries,
-      List<SiteOf> sites, List<SiteService> services) {}
+      List<SiteOf> sites, ClearChoice choice) {}
 
   /** An entry as the site sees it. */
   record SiteEntry(long id, String number, String name, String zone, @Schema(nullable = true) Long rxHz, @Schema(nullable = true) Long txHz,
       @Schema(nullable = true) Long lowHz, @Schema(nullable = true) Long highHz, @Schema(nullable = true) String emission) {}
 
-  /** A service in which clear channels can be looked for. */
-  record SiteService(String id, String title) {}
+  /** Where clear channels can be looked for, for whom and with what: bands and services, carriers, and models as they are set. */
+  record ClearChoice(List<String> places, List<String> who, List<String> radios) {}
 
   /** A site: whose, how many transmitters, whether products could be worked out, and what reaches whom. */
   record SiteOf(int index, String name, int transmitters, int receivers, boolean complete, List<ReachedEntry> reached) {}
@@ -89,8 +97,8 @@ class SiteController {
   record LeastChange(long entry, int version, String number, String name, String label, Map<String, String> before, Map<String, String> changes, String verdictAfter,
       long hitsBefore, long hitsAfter) {}
 
-  /** A channel that could be taken. */
-  record ClearPick(Map<String, String> fields, long hz, String service, String verdict, List<String> asked, long near, long apartHz) {}
+  /** A channel that could be taken; disturbs is what reaches it, when none is clear. */
+  record ClearPick(Map<String, String> fields, long hz, String place, String verdict, List<String> asked, long near, long apartHz, List<String> disturbs) {}
 
   /** What is keyed together from now on, and what was when the change was begun. */
   record KeyingChange(@NotNull @Valid Views.Keyed before, @NotNull @Valid Views.Keyed after) {}
@@ -114,7 +122,8 @@ class SiteController {
     }
     return new SiteView(list, source.head().name(), source.head().version(), source.head().parent().orElse(null), context.keyed(),
         shown(audit), stored.stream().map(SiteController::entry).toList(), sites,
-        audit.auditor().context().edition().services().stream().map(each -> new SiteService(each.id(), each.title())).toList());
+        new ClearChoice(ClearChannels.places(audit.auditor().context()), audit.auditor().context().holders().stream().map(Holder::name).toList(),
+            fleet.settings(source.head().clubId()).stream().map(Fleet.Setting::words).toList()));
   }
 
   private static String shown(Audit audit) {
@@ -231,17 +240,55 @@ class SiteController {
     return changes;
   }
 
-  /** Direct channels that everyone who carries the list may use and that the site leaves clear. */
+  /**
+   * Direct channels that those who are to use them may use, with their radios, and that the site leaves clear; else those that are disturbed least.
+   *
+   * @param places bands and services; none for any
+   * @param carriers their names; none for everyone who carries the list
+   * @param radios models as they are set, by their words; none for those that the list is for
+   */
   @GetMapping("/api/lists/{list}/clear-channels")
   List<ClearPick> clear(Principal principal, @PathVariable long list, @RequestParam(defaultValue = "") String how,
-      @RequestParam(defaultValue = "0") int site, @RequestParam(defaultValue = "") String service, @RequestParam(defaultValue = "") String power) {
+      @RequestParam(defaultValue = "0") int site, @RequestParam(defaultValue = "") List<String> places, @RequestParam(defaultValue = "") List<String> carriers,
+      @RequestParam(defaultValue = "") List<String> radios, @RequestParam(defaultValue = "") String power) {
     if (!power.isEmpty() && Watts.parse(power).isEmpty()) {
       throw new Refused("“" + power + "” is no power in watts.");
     }
-    Audit audit = audit(source(principal, list), how);
-    return ClearChannels.of(audit, siteOf(audit, site), service, power, PICKS).stream().map(pick -> new ClearPick(DeskWriter.fields(pick.entry()),
-        pick.entry().transmit().orElseThrow().hertz(), pick.entry().serviceHint(), pick.verdict().text(),
-        pick.findings().stream().map(finding -> finding.message()).distinct().toList(), pick.near(), pick.apart())).toList();
+    Source source = source(principal, list);
+    Audit audit = audit(source, how);
+    AuditContext context = audit.auditor().context();
+    if (!carriers.isEmpty()) {
+      List<Holder> chosen = context.holders().stream().filter(each -> carriers.contains(each.name())).toList();
+      if (chosen.isEmpty()) {
+        throw new Refused("None of those carries the list any longer. Choose again who is to use the channel.");
+      }
+      context = context.with(chosen);
+    }
+    if (!radios.isEmpty()) {
+      context = context.forRadios(fleet.settings(source.head().clubId()).stream().filter(each -> radios.contains(each.words())).map(Fleet.Setting::radio).toList());
+    }
+    return ClearChannels.of(audit, siteOf(audit, site), new ClearChannels.Wanted(new Auditor(Register.ALL, context), Set.copyOf(places), power, PICKS)).stream()
+        .map(pick -> pick(audit, pick)).toList();
+  }
+
+  private static ClearPick pick(Audit audit, ClearChannels.Pick pick) {
+    return new ClearPick(DeskWriter.fields(pick.entry()), pick.entry().transmit().orElseThrow().hertz(), pick.place(), pick.verdict().text(),
+        pick.findings().stream().map(finding -> finding.message()).distinct().toList(), pick.near(), pick.apart(),
+        pick.disturbs().stream().map(hit -> disturbs(audit, hit)).distinct().toList());
+  }
+
+  /** What reaches a channel: from which entries, and as what. */
+  private static String disturbs(Audit audit, Hit hit) {
+    String from = hit.terms().stream().map(term -> audit.list().channels().get(term.emitter().entries().get(0))).map(channel -> channel.name().isBlank() ? channel.number()
+        : channel.name()).distinct().collect(Collectors.joining(" and "));
+    return switch (hit.kind()) {
+      case CO_CHANNEL -> from + " transmits on it";
+      case OVERLAP -> from + " reaches into it";
+      case THIRD_ORDER -> "a third-order product of " + from;
+      case FIFTH_ORDER -> "a fifth-order product of " + from;
+      case HARMONIC -> "a harmonic of " + from;
+      case NEAR -> from + " is near";
+    };
   }
 
   /** Says what of the list is keyed together at one site; the Desk asks about interference from then on. */
