@@ -32,6 +32,7 @@ import org.wache.audit.site.HitWords;
 import org.wache.channel.Channel;
 import org.wache.channel.Field;
 import org.wache.licence.Holder;
+import org.wache.radio.Radio;
 import org.wache.server.accounts.WhoAsks;
 import org.wache.server.database.Newest;
 import org.wache.server.problems.Missing;
@@ -265,7 +266,11 @@ class SiteController {
       context = context.with(chosen);
     }
     if (!radios.isEmpty()) {
-      context = context.forRadios(fleet.settings(source.head().clubId()).stream().filter(each -> radios.contains(each.words())).map(Fleet.Setting::radio).toList());
+      List<Radio> chosen = fleet.settings(source.head().clubId()).stream().filter(each -> radios.contains(each.words())).map(Fleet.Setting::radio).toList();
+      if (chosen.isEmpty()) {
+        throw new Refused("None of those radios is set so any longer. Choose again with which the channel is to be used.");
+      }
+      context = context.forRadios(chosen);
     }
     return ClearChannels.of(audit, siteOf(audit, site), new ClearChannels.Wanted(new Auditor(Register.ALL, context), Set.copyOf(places), power, PICKS)).stream()
         .map(pick -> pick(audit, pick)).toList();
