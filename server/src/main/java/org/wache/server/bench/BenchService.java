@@ -110,6 +110,7 @@ public class BenchService {
   /** Starts a run of the release that was looked at, with what was decided for each radio. */
   @Transactional
   public long start(long account, long list, long release, List<Order> orders, String callSign) {
+    fleet.hold(releases.ofList(account, list).release().club()); // nobody gets or gives back one of them meanwhile, and no licence changes
     RunPlan plan = plan(account, list, orders);
     if (plan.chosen().release().id() != release) {
       throw new Refused("Release " + plan.chosen().release().number() + " of the list came out meanwhile. Look at the plan again.");

@@ -10,12 +10,10 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
 import java.util.function.UnaryOperator;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.wache.channel.Channel;
-import org.wache.channel.Field;
 import org.wache.server.problems.Missing;
 import org.wache.server.problems.Refused;
 import tools.jackson.databind.JsonNode;
@@ -120,14 +118,13 @@ class ListUndo {
     for (ListStore.Stored each : after) {
       now.put(each.id(), each.channel());
       if (!old.containsKey(each.id())) {
-        Map<String, String> texts = new TreeMap<>(); // if somebody wrote into it since, taking it out would lose that
-        each.channel().texts().forEach((field, text) -> texts.put(field.key(), text));
-        changes.add(change("remove", each.id(), texts, Map.of()));
+        // If somebody wrote into it since, taking it out would lose that: it has to be as it was added.
+        changes.add(EntryChanges.of("remove", each.id(), EntryChanges.texts(each.channel()), Map.of()));
       } else if (!old.get(each.id()).equals(each.channel())) {
-        changes.add(edit(each.id(), each.channel(), old.get(each.id())));
+        changes.add(EntryChanges.edit(each.id(), each.channel(), old.get(each.id())));
       }
     }
-    before.stream().filter(each -> !now.containsKey(each.id())).forEach(each -> changes.add(change("restore", each.id(), Map.of(), Map.of())));
+    before.stream().filter(each -> !now.containsKey(each.id())).forEach(each -> changes.add(EntryChanges.of("restore", each.id(), Map.of(), Map.of())));
     List<Long> wanted = before.stream().map(ListStore.Stored::id).filter(now::containsKey).toList();
     List<Long> kept = after.stream().map(ListStore.Stored::id).filter(old::containsKey).toList();
     Optional<Views.Order> order = wanted.equals(kept) ? Optional.empty() : Optional.of(order(head, after, before));
@@ -141,22 +138,6 @@ class ListUndo {
       throw new Refused("Entries were added, moved or taken out since. The order before cannot be put back by itself: arrange the list anew.");
     }
     return new Views.Order(now, before.stream().map(ListStore.Stored::id).toList());
-  }
-
-  private static Views.Change edit(long entry, Channel from, Channel to) {
-    Map<String, String> was = new TreeMap<>();
-    Map<String, String> becomes = new TreeMap<>();
-    for (Field field : Field.values()) {
-      if (!from.text(field).equals(to.text(field))) {
-        was.put(field.key(), from.text(field));
-        becomes.put(field.key(), to.text(field));
-      }
-    }
-    return change("edit", entry, was, becomes);
-  }
-
-  private static Views.Change change(String kind, long entry, Map<String, String> before, Map<String, String> after) {
-    return new Views.Change(kind, Optional.of(entry), Optional.empty(), before, after);
   }
 
   /** Who carries it, the radios, the place, and what else is not an entry: put back where it still is as the change left it. */

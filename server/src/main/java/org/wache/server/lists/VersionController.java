@@ -10,7 +10,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -20,7 +19,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.wache.channel.Channel;
-import org.wache.channel.Field;
 import org.wache.compare.Item;
 import org.wache.compare.ListDifference;
 import org.wache.compare.Merge;
@@ -127,33 +125,15 @@ class VersionController {
   /** What brings one entry back as it was before. */
   private static List<Views.Change> back(Versions.Stand before, Versions.Stand after, ListDifference.Row row) {
     return switch (row.kind()) {
-      case ADDED -> List.of(change("remove", after.stored().get(row.after().orElseThrow()).id(), Map.of(), Map.of()));
+      case ADDED -> List.of(EntryChanges.of("remove", after.stored().get(row.after().orElseThrow()).id(), Map.of(), Map.of()));
       case REMOVED -> {
         ListStore.Stored gone = before.stored().get(row.before().orElseThrow());
-        Map<String, String> texts = new TreeMap<>();
-        gone.channel().texts().forEach((field, text) -> texts.put(field.key(), text));
         // as it was then, not as it was when it went
-        yield List.of(change("restore", gone.id(), Map.of(), Map.of()), change("edit", gone.id(), Map.of(), texts));
+        yield List.of(EntryChanges.of("restore", gone.id(), Map.of(), Map.of()), EntryChanges.of("edit", gone.id(), Map.of(), EntryChanges.texts(gone.channel())));
       }
-      case CHANGED -> List.of(edit(after.stored().get(row.after().orElseThrow()).id(), after.stored().get(row.after().get()).channel(),
+      case CHANGED -> List.of(EntryChanges.edit(after.stored().get(row.after().orElseThrow()).id(), after.stored().get(row.after().get()).channel(),
           before.stored().get(row.before().orElseThrow()).channel()));
     };
-  }
-
-  private static Views.Change edit(long entry, Channel from, Channel to) {
-    Map<String, String> was = new TreeMap<>();
-    Map<String, String> becomes = new TreeMap<>();
-    for (Field field : Field.values()) {
-      if (!from.text(field).equals(to.text(field))) {
-        was.put(field.key(), from.text(field));
-        becomes.put(field.key(), to.text(field));
-      }
-    }
-    return change("edit", entry, was, becomes);
-  }
-
-  private static Views.Change change(String kind, Long entry, Map<String, String> before, Map<String, String> after) {
-    return new Views.Change(kind, Optional.ofNullable(entry), Optional.empty(), before, after);
   }
 
   /** The order before, as far as both have the entries. */
@@ -180,9 +160,9 @@ class VersionController {
     List<MergeConflict> conflicts = row.conflicts().stream().map(field -> new MergeConflict(field.key(),
         mine.orElseThrow().channel().text(field), theirs.orElseThrow().text(field))).toList();
     Views.Change change = switch (row.kind()) {
-      case TAKE, CONFLICT -> edit(mine.orElseThrow().id(), mine.get().channel(), row.merged().orElseThrow());
-      case REMOVE, GONE_THERE -> change("remove", mine.orElseThrow().id(), Map.of(), Map.of());
-      case ADD, GONE_HERE -> change("add", null, Map.of(), DeskWriter.fields(row.merged().orElseThrow()));
+      case TAKE, CONFLICT -> EntryChanges.edit(mine.orElseThrow().id(), mine.get().channel(), row.merged().orElseThrow());
+      case REMOVE, GONE_THERE -> EntryChanges.of("remove", mine.orElseThrow().id(), Map.of(), Map.of());
+      case ADD, GONE_HERE -> EntryChanges.of("add", null, Map.of(), DeskWriter.fields(row.merged().orElseThrow()));
     };
     return new MergeRow(row.kind().name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'), shown.number(), shown.name(),
         row.words(), conflicts, change);

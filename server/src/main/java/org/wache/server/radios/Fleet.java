@@ -178,6 +178,11 @@ public class Fleet {
     return out;
   }
 
+  /** Keeps who has which radio, and the roster, as they are until the transaction ends. */
+  public void hold(long club) {
+    store.hold(club);
+  }
+
   /** Whether a radio whose transmitter is to be off was found to key nowhere since it was last changed. */
   public boolean isChecked(long unit) {
     return store.lastGoodInhibit(unit).isPresent();
