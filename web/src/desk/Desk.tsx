@@ -53,7 +53,7 @@ export function Desk({ desk, ruler, holder, work }: Props) {
   // What others did, or was done elsewhere, moves entries at once.
   const settled = kept.fetched === desk.fetched ? kept.verdicts : NONE;
   const [manual, setManual] = useState<View>();
-  const drafts = useDrafts();
+  const drafts = useDrafts(desk.id);
   const [keys, setKeys] = useState(false);
   const [cureAll, setCureAll] = useState(false);
   const [adding, setAdding] = useState(false);

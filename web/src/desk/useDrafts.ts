@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import type { Change, Slip } from '../api/client';
 
 /** What was typed into a field, and what stood there when the typing began. */
@@ -12,8 +12,16 @@ type Draft = Readonly<Record<string, Typed>>;
 const NONE: Draft = {};
 
 /** What is typed and not saved, entry by entry: it stays until it is saved or dropped, wherever one looks meanwhile. */
-export function useDrafts() {
-  const [drafts, setDrafts] = useState<Readonly<Record<number, Draft>>>({});
+export function useDrafts(list: number) {
+  const key = `wache-typed-${list}`;
+  const [drafts, setDrafts] = useState<Readonly<Record<number, Draft>>>(
+    () => JSON.parse(sessionStorage.getItem(key) ?? '{}') as Record<number, Draft>,
+  );
+  // Going to another page, or loading this one anew, loses nothing either.
+  useEffect(() => {
+    if (Object.keys(drafts).length > 0) sessionStorage.setItem(key, JSON.stringify(drafts));
+    else sessionStorage.removeItem(key);
+  }, [key, drafts]);
   const put = (entry: number, change: (draft: Draft) => Draft) =>
     setDrafts((old) => {
       const { [entry]: draft, ...others } = old;

@@ -127,6 +127,10 @@ class DeskBrowserTest extends InBrowser {
     slip("Weather").click();
     assertThat(page.getByText("Top edge: typed, and not saved")).isVisible();
     assertThat(page.getByLabel("Power, W")).hasValue("");
+    page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("The list")).getByText("Versions").click();
+    assertThat(page.getByText("the list as it came")).isVisible();
+    page.goBack();
+    page.reload();
     slip("Top edge").first().click();
     assertThat(page.getByLabel("Power, W")).hasValue("147.42");
     page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Take back")).click();
