@@ -18,6 +18,7 @@ export function AccountMenu() {
   const signOut = async () => {
     await data(api.DELETE('/api/session'));
     queries.clear();
+    sessionStorage.clear(); // what was typed or chosen in this tab is nobody else's
     window.location.assign('/');
   };
   return (
