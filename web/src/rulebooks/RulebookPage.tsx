@@ -39,7 +39,9 @@ export function RulebookPage() {
       data(api.PUT('/api/groups/{group}/rulebook', { params: { path: { group: group!.id } }, body: { id } })),
     onSuccess: () => queries.invalidateQueries(),
   });
-  const rulebook = params.get('of') ?? own.data?.id ?? rulebooks.data?.[0]?.id ?? '';
+  // Until it is known which rulebook is meant nothing is asked for: what is typed meanwhile would be lost.
+  const rulebook = params.get('of') ?? (own.isLoading ? '' : (own.data?.id ?? rulebooks.data?.[0]?.id ?? ''));
+  const known = rulebook !== '';
   const book = rulebooks.data?.find((each) => each.id === rulebook);
   return (
     <div className="flex min-h-full flex-col">
@@ -89,9 +91,9 @@ export function RulebookPage() {
       <main className="mx-auto w-full max-w-6xl grow px-5 pt-4 pb-8">
         <h1 className="sr-only">Rulebook</h1>
         {settle.error && <Notice message={settle.error.message} />}
-        {view === 'at' && <AtView key={rulebook} group={group?.id} rulebook={rulebook} />}
-        {view === 'bands' && <ChartView key={rulebook} group={group?.id} rulebook={rulebook} />}
-        {view === 'edges' && <EdgesView key={rulebook} group={group?.id} rulebook={rulebook} />}
+        {known && view === 'at' && <AtView key={rulebook} group={group?.id} rulebook={rulebook} />}
+        {known && view === 'bands' && <ChartView key={rulebook} group={group?.id} rulebook={rulebook} />}
+        {known && view === 'edges' && <EdgesView key={rulebook} group={group?.id} rulebook={rulebook} />}
         {view === 'tones' && <TonesView />}
         {view === 'names' && <NamesView rulebook={rulebook} />}
         {view === 'editions' && <EditionsView rulebook={rulebook} />}
