@@ -29,12 +29,14 @@ import org.wache.server.access.Right;
 @ExtendWith(RunningServer.class)
 class EverySpellingTest {
 
-  private static final List<String> ROLES = List.of("coordinator", "reviewer", "technician", "member", "neighbour");
+  private static final String OUTSIDER = "spelling-outsider";
+  private static final List<String> ROLES = List.of("coordinator", "reviewer", "technician", "member", OUTSIDER);
   private static final Map<String, Browserless> WHO = new LinkedHashMap<>();
   private static final Map<String, UnaryOperator<String>> SPELLINGS = new LinkedHashMap<>();
   private static String address;
   private static long group;
   private static long list;
+  private static long invitation;
 
   static {
     SPELLINGS.put("as it is", path -> path);
@@ -85,10 +87,24 @@ class EverySpellingTest {
   @BeforeAll
   static void begin(RunningServer server) {
     address = server.address();
-    ROLES.forEach(role -> WHO.computeIfAbsent(role, any -> Browserless.signedIn(address, role)));
+    ROLES.forEach(role -> WHO.computeIfAbsent(role, any -> role.equals(OUTSIDER) ? outsider() : Browserless.signedIn(address, role)));
     group = WHO.get("coordinator").group();
     WHO.values().forEach(who -> assertThat(who.get("/api/account").statusCode()).isEqualTo(200)); // they are strangers to nobody
+    String invitations = "/api/groups/" + group + "/";
+    WHO.get("coordinator").post(invitations + "invitations", "{\"name\":\"N. Obody\",\"role\":\"technician\",\"party\":null}");
+    invitation = Browserless.json(WHO.get("coordinator").get(invitations + "people")).path("invitations").path(0).path("id").asLong();
     list = WHO.get("coordinator").take("spelled", "number,rx_mhz\n1,162.550\n");
+  }
+
+  /** Somebody who may everything in a group that has nothing: whatever else ran at this server, no thing of any key is theirs. */
+  private static Browserless outsider() {
+    String token = Browserless.json(Browserless.signedIn(address, "coordinator").post("/api/installation/groups", "{\"name\":\"Outside\",\"coordinator\":\"Out Sider\"}"))
+        .path("token").asString();
+    Browserless who = new Browserless(address);
+    who.get("/api/session");
+    assertThat(who.post("/api/invitation/account", "{\"token\":\"" + token + "\",\"login\":\"" + OUTSIDER + "\",\"name\":\"Out Sider\",\"password\":\"tern-valley\"}")
+        .statusCode()).isEqualTo(204);
+    return Browserless.signedIn(address, OUTSIDER);
   }
 
   static Stream<String> endpoints() {
@@ -100,6 +116,7 @@ class EverySpellingTest {
     return variables.replaceAll(each -> switch (each.group(1)) {
       case "group" -> Long.toString(group);
       case "list" -> Long.toString(list);
+      case "invitation" -> Long.toString(invitation); // the outsider came by one of their own
       default -> "1";
     });
   }
@@ -108,7 +125,7 @@ class EverySpellingTest {
     return switch (right) {
       case ADMINISTER -> role.equals("coordinator");
       case OPEN, FILE, SIGNED_IN -> true;
-      default -> !role.equals("neighbour") && right.has(role);
+      default -> !role.equals(OUTSIDER) && right.has(role);
     };
   }
 
