@@ -120,6 +120,7 @@ export function NewRun({ group, list: given, units: asked, whom, onStarted }: Pr
         <CallSign value={sign} onChange={setSign} />
         <Button
           kind="strong"
+          data-next
           disabled={why !== undefined || start.isPending}
           aria-describedby="bench-missing"
           onClick={() => start.mutate()}

@@ -152,6 +152,9 @@ function FromRoster({ group, choice, onChange }: Omit<Props, 'holders'>) {
   const parties = (roster.data?.parties ?? []).filter(
     (party) => !choice.parties.includes(party.id) && party.name.toLowerCase().includes(wanted),
   );
+  const team = (name: string) => onChange({ ...choice, teams: [...choice.teams, name].sort() });
+  const person = (id: number) =>
+    onChange({ ...choice, parties: [...choice.parties, id].sort((a, b) => a - b) });
   if (roster.data?.parties.length === 0)
     return (
       <p className="border-line text-second text-soft border-t pt-3">
@@ -169,17 +172,24 @@ function FromRoster({ group, choice, onChange }: Omit<Props, 'holders'>) {
         className={INPUT}
         aria-label="Find in the roster"
         data-carriers="find"
-        placeholder="Add from the roster: a name or a team"
+        placeholder="Add from the roster: a name or a team; Enter takes the first"
         value={find}
         onChange={(event) => setFind(event.target.value)}
+        onKeyDown={(event) => {
+          if (event.key !== 'Enter' || wanted === '') return;
+          event.preventDefault();
+          if (teams[0]) team(teams[0].name);
+          else if (parties[0]) person(parties[0].id);
+          setFind('');
+        }}
       />
       <ul aria-label="Roster" className="max-h-52 overflow-y-auto">
-        {teams.map((team) => (
+        {teams.map((each) => (
           <Pick
-            key={team.name}
-            name={team.name}
-            what={`team, ${team.members} people`}
-            onPick={() => onChange({ ...choice, teams: [...choice.teams, team.name].sort() })}
+            key={each.name}
+            name={each.name}
+            what={`team, ${each.members} people`}
+            onPick={() => team(each.name)}
           />
         ))}
         {parties.slice(0, MOST_SHOWN).map((party) => (
@@ -187,9 +197,7 @@ function FromRoster({ group, choice, onChange }: Omit<Props, 'holders'>) {
             key={party.id}
             name={party.name}
             what={holds(party, services)}
-            onPick={() =>
-              onChange({ ...choice, parties: [...choice.parties, party.id].sort((a, b) => a - b) })
-            }
+            onPick={() => person(party.id)}
           />
         ))}
         {parties.length > MOST_SHOWN && (

@@ -1,7 +1,7 @@
 import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/react';
 import { TakesFocus } from '../ui/TakesFocus';
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { type FormEvent, useState } from 'react';
 import { api, data, type Change, type Desk, type Schemas } from '../api/client';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
@@ -55,7 +55,14 @@ export function CureAll({ desk, onTake, onClose }: Props) {
     <Dialog open onClose={onClose} className="relative z-40">
       <DialogBackdrop className="bg-ink/40 fixed inset-0" />
       <div className="fixed inset-0 flex items-center justify-center p-4">
-        <DialogPanel className="border-edge bg-sheet flex max-h-[92vh] w-full max-w-4xl flex-col rounded border">
+        <DialogPanel
+          as="form"
+          onSubmit={(event: FormEvent) => {
+            event.preventDefault();
+            onTake(`cures of ${all.length} entries`, all);
+          }}
+          className="border-edge bg-sheet flex max-h-[92vh] w-full max-w-4xl flex-col rounded border"
+        >
           <TakesFocus />
           <div className="border-line flex flex-wrap items-baseline gap-x-6 gap-y-1 border-b px-4 py-3">
             <DialogTitle className="text-title grow font-semibold">The least intrusive cures</DialogTitle>
@@ -116,11 +123,7 @@ export function CureAll({ desk, onTake, onClose }: Props) {
             {proposed.data && <CountsChange before={proposed.data.before} after={proposed.data.after} />}
             <span className="grow" />
             <Button onClick={onClose}>Leave it</Button>
-            <Button
-              kind="strong"
-              disabled={all.length === 0}
-              onClick={() => onTake(`cures of ${all.length} entries`, all)}
-            >
+            <Button kind="strong" type="submit" disabled={all.length === 0}>
               Take {all.length} {all.length === 1 ? 'cure' : 'cures'}
             </Button>
           </div>

@@ -1,8 +1,10 @@
 import { useRef, useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
 import { useNavigate } from 'react-router';
 import { api, data } from '../api/client';
 import { Button } from '../ui/Button';
 import { INPUT } from '../ui/Field';
+import { elsewhere } from '../ui/elsewhere';
 import { Notice } from '../ui/Notice';
 import { useExamples } from '../rulebooks/rulebooks';
 import { bring } from './bring';
@@ -33,6 +35,9 @@ export function BringIn({
   const [sent, setSent] = useState<Sent>();
   const [problem, setProblem] = useState<string>();
   const input = useRef<HTMLInputElement>(null);
+  const options = { useKey: true, ignoreEventWhen: elsewhere, preventDefault: true };
+  useHotkeys('f', () => input.current?.click(), options);
+  useHotkeys('p', () => setPasting(true), options);
 
   const send = async (file: Blob, name: string, encoding = '') => {
     setProblem(undefined);
@@ -90,7 +95,7 @@ export function BringIn({
             ? sent.share < 1
               ? `Sending ${sent.name}: ${Math.round(sent.share * 100)} %`
               : `Reading ${sent.name} …`
-            : 'or drop it here: any table as XLSX, CSV, TSV or text, or a list as JSON; up to 20 MB'}
+            : 'or drop it here (keys: f and p): any table as XLSX, CSV, TSV or text, or a list as JSON; up to 20 MB'}
         </span>
         {busy && <progress className="accent-accent h-1.5 w-full" value={sent.share} max={1} />}
         <input

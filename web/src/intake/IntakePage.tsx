@@ -179,6 +179,7 @@ function Reading({ brought }: { brought: BroughtIn }) {
         <Button onClick={() => void go(into ? `/lists/${into}` : '/lists')}>Leave it</Button>
         <Button
           kind="strong"
+          data-next
           disabled={take.isPending || table.entries === 0 || (!into && name.trim() === '')}
           onClick={() => take.mutate(used)}
         >

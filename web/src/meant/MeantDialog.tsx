@@ -1,7 +1,7 @@
 import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/react';
 import { TakesFocus } from '../ui/TakesFocus';
 import { useMutation } from '@tanstack/react-query';
-import { useState } from 'react';
+import { type FormEvent, useState } from 'react';
 import { Link } from 'react-router';
 import { useMay } from '../accounts/rights';
 import { api, data, type Schemas } from '../api/client';
@@ -35,7 +35,14 @@ export function MeantDialog({ meant, onClose }: Props) {
     <Dialog open onClose={onClose} className="relative z-40">
       <DialogBackdrop className="bg-ink/40 fixed inset-0" />
       <div className="fixed inset-0 flex items-center justify-center p-4">
-        <DialogPanel className="border-edge bg-sheet flex max-h-[92vh] w-full max-w-2xl flex-col rounded border">
+        <DialogPanel
+          as="form"
+          onSubmit={(event: FormEvent) => {
+            event.preventDefault();
+            save.mutate();
+          }}
+          className="border-edge bg-sheet flex max-h-[92vh] w-full max-w-2xl flex-col rounded border"
+        >
           <TakesFocus />
           <div className="border-line border-b px-4 py-3">
             <DialogTitle className="text-title font-semibold">This list is for</DialogTitle>
@@ -83,7 +90,7 @@ export function MeantDialog({ meant, onClose }: Props) {
                   : 'Coordinators and reviewers choose.'}
             </span>
             <Button onClick={onClose}>Leave it</Button>
-            <Button kind="strong" disabled={!may || save.isPending} onClick={() => save.mutate()}>
+            <Button kind="strong" type="submit" disabled={!may || save.isPending}>
               Save
             </Button>
           </div>

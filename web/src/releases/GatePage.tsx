@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, useNavigate, useParams } from 'react-router';
 import { useMay } from '../accounts/rights';
 import { api, data, type Schemas } from '../api/client';
@@ -8,6 +9,7 @@ import { ListHeader } from '../desk/ListHeader';
 import { MeantButton } from '../meant/MeantButton';
 import { Button } from '../ui/Button';
 import { moment } from '../ui/dates';
+import { elsewhere } from '../ui/elsewhere';
 import { Notice } from '../ui/Notice';
 import { some } from '../ui/people';
 import { Matters } from './Matters';
@@ -22,6 +24,15 @@ type Matter = Schemas['GateMatter'];
 
 const LINK = 'text-accent whitespace-nowrap underline underline-offset-2';
 
+/** Keys that bring the focus to a press of the gate: the press itself stays one of its own. */
+function useGateKeys() {
+  const options = { useKey: true, ignoreEventWhen: elsewhere, preventDefault: true };
+  const to = (what: string) => document.querySelector<HTMLElement>(`[data-gate="${what}"]`)?.focus();
+  useHotkeys('w', () => to('settle'), options);
+  useHotkeys('s', () => to('sign'), options);
+  useHotkeys('o', () => to('out'), options);
+}
+
 /** What a list needs before it goes out, in the order in which it is done, and the release. */
 export function GatePage() {
   const list = Number(useParams().list);
@@ -30,11 +41,13 @@ export function GatePage() {
     retry: false,
     queryFn: () => data(api.GET('/api/lists/{list}/gate', { params: { path: { list } } })),
   });
+  useGateKeys();
   const name = useQuery({
     ...deskQuery(list),
     enabled: gate.isError,
   });
   const parent = name.data?.parent;
+  const next = gate.data && firstOpen(gate.data);
   return (
     <div className="flex min-h-full flex-col">
       <title>{`Release · ${gate.data?.name ?? name.data?.name ?? ''} · Wache`}</title>
@@ -56,12 +69,12 @@ export function GatePage() {
           <main className="min-w-0 grow">
             <p className="text-title pb-4 font-semibold">{summary(gate.data)}</p>
             <ol className="flex flex-col">
-              <Holds gate={gate.data} />
-              <Queries gate={gate.data} />
-              <Radios gate={gate.data} />
+              <Holds gate={gate.data} next={next === 'holds'} />
+              <Queries gate={gate.data} next={next === 'queries'} />
+              <Radios gate={gate.data} next={next === 'radios'} />
               <Read gate={gate.data} />
-              <Signature gate={gate.data} />
-              <Out gate={gate.data} />
+              <Signature gate={gate.data} next={next === 'signature'} />
+              <Out gate={gate.data} next={next === 'out'} />
             </ol>
           </main>
           <aside aria-label="What goes out" className="flex w-full shrink-0 flex-col gap-5 lg:w-72">
@@ -79,6 +92,15 @@ function summary(gate: Gate): string {
   return `In the way: ${gate.missing.join('; ')}.`;
 }
 
+/** The first station that is not passed. */
+function firstOpen(gate: Gate): 'holds' | 'queries' | 'radios' | 'signature' | 'out' {
+  const open = (kind: string) => of(gate, kind).some((each) => each.waiver === null);
+  if (open('hold')) return 'holds';
+  if (open('query')) return 'queries';
+  if (gate.models.length === 0 || open('misfit')) return 'radios';
+  return gate.signature ? 'out' : 'signature';
+}
+
 const of = (gate: Gate, kind: string) => gate.matters.filter((each) => each.kind === kind);
 
 /** Matters of one kind, by what they are about, those with most open first. */
@@ -94,10 +116,11 @@ const entries = (matters: Matter[]) => {
   return count === 1 ? 'One entry' : `${count} entries`;
 };
 
-function Holds({ gate }: { gate: Gate }) {
+function Holds({ gate, next }: { gate: Gate; next: boolean }) {
   const holds = of(gate, 'hold');
   return (
     <Station
+      next={next}
       title="Nothing on hold"
       verdict={holds.length > 0 ? 'hold' : 'clear'}
       words={
@@ -120,11 +143,12 @@ function Holds({ gate }: { gate: Gate }) {
   );
 }
 
-function Queries({ gate }: { gate: Gate }) {
+function Queries({ gate, next }: { gate: Gate; next: boolean }) {
   const queries = of(gate, 'query');
   const open = queries.filter((each) => each.waiver === null);
   return (
     <Station
+      next={next}
       title="Every query cured or waived"
       verdict={open.length > 0 ? 'query' : 'clear'}
       words={
@@ -149,12 +173,13 @@ function Queries({ gate }: { gate: Gate }) {
   );
 }
 
-function Radios({ gate }: { gate: Gate }) {
+function Radios({ gate, next }: { gate: Gate; next: boolean }) {
   const misfits = of(gate, 'misfit');
   const open = misfits.filter((each) => each.waiver === null);
   const none = gate.models.length === 0;
   return (
     <Station
+      next={next}
       title="Fit for the radios"
       verdict={none ? 'query' : open.length > 0 ? 'hold' : 'clear'}
       words={
@@ -245,7 +270,7 @@ function SetOtherwise({ gate, open }: { gate: Gate; open: Matter[] }) {
   );
 }
 
-function Out({ gate }: { gate: Gate }) {
+function Out({ gate, next }: { gate: Gate; next: boolean }) {
   const go = useNavigate();
   const queries = useQueryClient();
   const may = useMay('coordinate');
@@ -266,6 +291,7 @@ function Out({ gate }: { gate: Gate }) {
   const number = (gate.newest?.number ?? 0) + 1;
   return (
     <Station
+      next={next}
       last
       title="Out it goes"
       verdict={gate.missing.length === 0 ? 'clear' : ''}
@@ -280,6 +306,7 @@ function Out({ gate }: { gate: Gate }) {
       {may && !gate.inUse && (
         <Button
           kind="strong"
+          data-gate="out"
           className="self-start px-4 py-1.5"
           disabled={gate.missing.length > 0 || release.isPending}
           onClick={() => release.mutate()}

@@ -42,7 +42,7 @@ export function Matters({ list, matters, heading, settle }: Props) {
         </span>
         <span className="grow" />
         {settle && may && open.length > 0 && !settling && (
-          <Button className="text-second" onClick={() => setSettling(true)}>
+          <Button className="text-second" data-gate="settle" onClick={() => setSettling(true)}>
             {settle} …
           </Button>
         )}

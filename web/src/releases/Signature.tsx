@@ -9,7 +9,7 @@ import { Notice } from '../ui/Notice';
 import { Station } from './Station';
 
 /** The word of a second person: who signed, or who cannot and why, and the press. */
-export function Signature({ gate }: { gate: Schemas['GateView'] }) {
+export function Signature({ gate, next }: { gate: Schemas['GateView']; next: boolean }) {
   const queries = useQueryClient();
   const may = useMay('edit');
   const [note, setNote] = useState('');
@@ -27,6 +27,7 @@ export function Signature({ gate }: { gate: Schemas['GateView'] }) {
   const problem = sign.error ?? unsign.error;
   return (
     <Station
+      next={next}
       title="A second person signs"
       verdict={gate.signature ? 'clear' : 'query'}
       words={
@@ -68,7 +69,7 @@ export function Signature({ gate }: { gate: Schemas['GateView'] }) {
             value={note}
             onChange={setNote}
           />
-          <Button kind="strong" type="submit" disabled={sign.isPending}>
+          <Button kind="strong" type="submit" data-gate="sign" disabled={sign.isPending}>
             I have looked at it: sign
           </Button>
         </form>

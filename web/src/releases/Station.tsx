@@ -7,14 +7,16 @@ interface Props {
   verdict: string;
   words: string;
   last?: boolean;
+  /** The first that is not passed: the focus comes here. */
+  next?: boolean;
   press?: ReactNode;
   children?: ReactNode;
 }
 
 /** One thing that a list needs before it goes out: a mark on the way, what is, and the press that gets further. */
-export function Station({ title, verdict, words, last = false, press, children }: Props) {
+export function Station({ title, verdict, words, last = false, next = false, press, children }: Props) {
   return (
-    <li className="relative flex gap-3 pb-5">
+    <li data-next={next || undefined} className="relative flex gap-3 pb-5">
       {!last && (
         <span aria-hidden="true" className="border-line absolute top-6 bottom-0 left-[9px] border-l-2" />
       )}

@@ -1,7 +1,4 @@
-import { useEffect, useRef } from 'react';
-import { useLocation } from 'react-router';
-
-const SETTLED_MS = 80;
+import { useFocusKept } from './useFocusKept';
 
 function toContent() {
   const main = document.querySelector<HTMLElement>('main');
@@ -10,19 +7,9 @@ function toContent() {
   main.focus({ preventScroll: true });
 }
 
-/** The way past the navigation; after a change of page the focus stands at what the page is about, not at where one came from. */
+/** The way past the navigation; the focus stands at what the page is about, not at where one came from. */
 export function Skip() {
-  const { pathname } = useLocation();
-  const before = useRef(pathname);
-  useEffect(() => {
-    if (before.current === pathname) return;
-    before.current = pathname;
-    const settled = setTimeout(() => {
-      const at = document.activeElement;
-      if (at === null || at === document.body || at.closest('nav, header') !== null) toContent();
-    }, SETTLED_MS);
-    return () => clearTimeout(settled);
-  }, [pathname]);
+  useFocusKept(toContent);
   return (
     <button
       type="button"
