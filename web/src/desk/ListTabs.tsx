@@ -24,7 +24,7 @@ export function ListTabs({ list }: { list: number }) {
   };
   const options = { useKey: true, ignoreEventWhen: elsewhere };
   useHotkeys('.', () => step(1), options);
-  useHotkeys(',', () => step(-1), { ...options, splitKey: ';' });
+  useHotkeys(',', () => step(-1), { ...options, delimiter: ';' });
   useHotkeys('r', () => void go(`/lists/${list}/release`), options);
   return (
     <nav aria-label="The list" className="flex max-w-full flex-wrap">
