@@ -1,10 +1,8 @@
 package org.wache.rulebook;
 
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
-import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Supplier;
 import org.wache.place.Border;
 import org.wache.place.Box;
@@ -14,7 +12,6 @@ import org.wache.place.Place;
 import org.wache.place.Shapes;
 import org.wache.place.Zone;
 import org.wache.signal.Span;
-import tools.jackson.databind.JsonNode;
 
 /** Reads what a rulebook says of places. */
 final class GeographyReader {
@@ -25,11 +22,10 @@ final class GeographyReader {
   private final Row file;
   private final Supplier<Outlines> outlines;
 
-  /** @param regions gives the file of outlines, when one of them is first needed */
-  GeographyReader(Row file, Supplier<JsonNode> regions) {
+  /** @param outlines gives the outlines of the regions, when one of them is first needed */
+  GeographyReader(Row file, Supplier<Outlines> outlines) {
     this.file = file;
-    AtomicReference<Outlines> read = new AtomicReference<>();
-    this.outlines = () -> read.updateAndGet(known -> known == null ? outlines(regions.get()) : known);
+    this.outlines = outlines;
   }
 
   Geography geography() {
@@ -103,24 +99,5 @@ final class GeographyReader {
     } catch (NumberFormatException e) {
       throw row.problem(text, "numbers");
     }
-  }
-
-  private static Outlines outlines(JsonNode file) {
-    List<Outlines.Outline> all = new ArrayList<>();
-    for (JsonNode region : file.path("regions")) {
-      List<List<List<double[]>>> polygons = new ArrayList<>();
-      for (JsonNode polygon : region.path("polygons")) {
-        List<List<double[]>> rings = new ArrayList<>();
-        for (JsonNode ring : polygon) {
-          List<double[]> points = new ArrayList<>();
-          ring.forEach(point -> points.add(new double[] {point.get(0).asDouble(), point.get(1).asDouble()}));
-          rings.add(points);
-        }
-        polygons.add(rings);
-      }
-      all.add(new Outlines.Outline(region.path("code").asString(), region.path("name").asString(),
-          Shapes.polygons(polygons)));
-    }
-    return new Outlines(all);
   }
 }

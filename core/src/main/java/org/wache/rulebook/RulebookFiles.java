@@ -9,6 +9,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.wache.place.Outlines;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -29,6 +30,7 @@ final class RulebookFiles {
   private final List<Addition> additions = new ArrayList<>();
   private final List<Row> texts = new ArrayList<>();
   private final Map<String, Optional<Row>> read = new HashMap<>();
+  private Outlines outlines;
 
   /**
    * @param id the rulebook
@@ -78,8 +80,15 @@ final class RulebookFiles {
     return read.computeIfAbsent(ROOT + name, path -> resource(path + ".yaml")).orElseThrow(() -> new RulebookProblem(ROOT + name + ".yaml is missing"));
   }
 
-  /** The outlines of its regions; empty where it has none. */
-  JsonNode regions() {
+  /** The outlines of its regions, read when they are first asked for; none where it has none. */
+  synchronized Outlines outlines() {
+    if (outlines == null) {
+      outlines = OutlineReader.outlines(regions());
+    }
+    return outlines;
+  }
+
+  private JsonNode regions() {
     String path = ROOT + id + "/regions.json";
     Optional<String> beside = RulebookFolder.file(id, "regions.json");
     if (beside.isPresent()) {

@@ -137,7 +137,7 @@ public final class RulebookReader {
         allocations.rows("rows").stream().map(RulebookReader::allocation).toList(),
         allocations.text("source"), plan(day), tones(),
         ChannelNames.read(files.optional("channel-names").on(day)), Listening.read(files.optional("listening").on(day)),
-        new GeographyReader(files.optional("places").on(day), files::regions).geography(),
+        new GeographyReader(files.optional("places").on(day), files::outlines).geography(),
         RegionSets.read(files.common("region-sets")), MeasurementLimits.read(files.optional("measurements").on(day)),
         new Edition.Stations(ExposureLimits.read(files.optional("exposure").on(day)), StationData.read(files.common("station"))), country(), files.added());
   }
