@@ -1,8 +1,7 @@
 package org.wache.cli;
 
 import java.io.IOException;
-import java.io.PrintStream;
-import java.nio.charset.StandardCharsets;
+import java.io.PrintWriter;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
@@ -30,14 +29,19 @@ import org.wache.rulebook.Edition;
 import org.wache.rulebook.RulebookProblem;
 import org.wache.rulebook.RulebookReader;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
 
 /** Audits a list file, without server or database. */
 @Command(name = "wache audit", mixinStandardHelpOptions = true, sortOptions = false,
     description = "Holds a channel list against the rules. Exit status: 0 no channel on hold, 1 at least one, "
         + "2 usage or a file that cannot be read.")
 final class AuditCommand implements Callable<Integer> {
+
+  @Spec
+  private CommandSpec spec;
 
   @Parameters(paramLabel = "FILE", description = "The list, CSV or JSON.")
   private Path file;
@@ -72,8 +76,7 @@ final class AuditCommand implements Callable<Integer> {
     Edition edition = edition(rulebook != null ? rulebook : given.rulebook().orElseGet(() -> RulebookReader.ids().get(0)), day);
     ChannelList list = parsed(file, bytes -> ListFiles.read(bytes, name(file)));
     Audit audit = auditor(given, day, edition).audit(list);
-    PrintStream out = new PrintStream(new java.io.FileOutputStream(java.io.FileDescriptor.out), false,
-        StandardCharsets.UTF_8);
+    PrintWriter out = spec.commandLine().getOut();
     out.print(json ? AuditReport.write(audit) : TextReport.write(audit));
     out.flush();
     return audit.counts().get(Verdict.HOLD) > 0 ? 1 : 0;
@@ -82,7 +85,7 @@ final class AuditCommand implements Callable<Integer> {
   private int verified() {
     ReleaseFile release = parsed(file, ReleaseFile::read);
     ReleaseCheck check = parsed(file, any -> ReleaseCheck.of(release));
-    PrintStream out = new PrintStream(new java.io.FileOutputStream(java.io.FileDescriptor.out), false, StandardCharsets.UTF_8);
+    PrintWriter out = spec.commandLine().getOut();
     out.print(json ? ReleaseReport.json(release, check) : ReleaseReport.text(release, check));
     out.flush();
     return check.good() ? 0 : 1;

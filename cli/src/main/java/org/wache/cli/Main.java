@@ -1,5 +1,11 @@
 package org.wache.cli;
 
+import java.io.FileDescriptor;
+import java.io.FileOutputStream;
+import java.io.OutputStreamWriter;
+import java.io.PrintWriter;
+import java.io.Writer;
+import java.nio.charset.StandardCharsets;
 import picocli.CommandLine;
 
 /** The command line: {@code audit FILE …}. */
@@ -12,12 +18,16 @@ public final class Main {
 
   /** Runs a command and ends with its exit status. */
   public static void main(String[] arguments) {
-    System.exit(run(arguments));
+    Writer out = new OutputStreamWriter(new FileOutputStream(FileDescriptor.out), StandardCharsets.UTF_8); // whatever the terminal is set to
+    System.exit(run(new CommandLine(new AuditCommand()).setOut(new PrintWriter(out)), arguments));
   }
 
-  /** Runs a command and returns its exit status. */
-  static int run(String... arguments) {
-    CommandLine line = new CommandLine(new AuditCommand());
+  /** Runs a command, with what it says going where it is told, and returns its exit status. */
+  static int run(PrintWriter out, PrintWriter error, String... arguments) {
+    return run(new CommandLine(new AuditCommand()).setOut(out).setErr(error), arguments);
+  }
+
+  private static int run(CommandLine line, String... arguments) {
     line.setParameterExceptionHandler((problem, given) -> {
       problem.getCommandLine().getErr().println("wache audit: " + problem.getMessage());
       return UNUSABLE;

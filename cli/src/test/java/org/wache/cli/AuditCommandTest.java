@@ -3,6 +3,8 @@ package org.wache.cli;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
+import java.io.PrintWriter;
+import java.io.StringWriter;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -25,7 +27,7 @@ import org.wache.rulebook.RulebookReader;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
-/** The command line as a script sees it: a process of its own, its exit status and its output. */
+/** The command line as a script sees it: its exit status and its output; once more in a process of its own, where that could differ. */
 class AuditCommandTest {
 
   private static final String HEADER = "number,name,rx_mhz,tx_mhz,mode,emission,power_w,tx_tone,rx_tone,use\n";
@@ -39,7 +41,15 @@ class AuditCommandTest {
     }
   }
 
-  private Ran audit(String... arguments) throws IOException, InterruptedException {
+  private static Ran audit(String... arguments) {
+    StringWriter out = new StringWriter();
+    StringWriter error = new StringWriter();
+    int status = Main.run(new PrintWriter(out, true), new PrintWriter(error, true), arguments);
+    return new Ran(status, out.toString(), error.toString());
+  }
+
+  /** The same as a process. */
+  private Ran process(String... arguments) throws IOException, InterruptedException {
     List<String> command = new ArrayList<>(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(),
         "-cp", System.getProperty("java.class.path"), "org.wache.cli.Main"));
     command.addAll(List.of(arguments));
@@ -59,6 +69,16 @@ class AuditCommandTest {
     assertThat(audit(clean, "--as", "amateur:technician").status()).isZero();
     assertThat(audit(clean).status()).isEqualTo(1);
     assertThat(audit(clean).out()).contains("not-licensed");
+  }
+
+  /** What a shell sees is what was told within: status, output and the line of an error, none of them twice, in UTF-8. */
+  @Test
+  void aProcessOfItsOwnSaysTheSame() throws Exception {
+    String held = file("held.csv", HEADER + "1,Bäche – süd,146.550,146.550,FM,,5,,,\n");
+    assertThat(process(held)).isEqualTo(audit(held));
+    assertThat(process(held, "--as", "amateur:technician", "--json")).isEqualTo(audit(held, "--as", "amateur:technician", "--json"));
+    assertThat(process("nosuch.csv")).isEqualTo(audit("nosuch.csv"));
+    assertThat(process(held, "--nosuch")).isEqualTo(audit(held, "--nosuch"));
   }
 
   /** What is no list is told with what it is and what to do with it. */
