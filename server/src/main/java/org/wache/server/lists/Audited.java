@@ -7,7 +7,7 @@ import org.wache.audit.Audit;
 import org.wache.channel.Channel;
 
 /** A version of a list with its audit, its entries as stored in the same order, and its slips once they are asked for. */
-final class Audited {
+public final class Audited {
 
   private final Audit audit;
   private final List<ListStore.Stored> stored;
@@ -18,16 +18,16 @@ final class Audited {
     this.stored = List.copyOf(stored);
   }
 
-  Audit audit() {
+  public Audit audit() {
     return audit;
   }
 
-  List<ListStore.Stored> stored() {
+  public List<ListStore.Stored> stored() {
     return stored;
   }
 
   /** The place of an entry, or -1. */
-  int position(long entry) {
+  public int position(long entry) {
     for (int i = 0; i < stored.size(); i++) {
       if (stored.get(i).id() == entry) {
         return i;
@@ -37,7 +37,7 @@ final class Audited {
   }
 
   /** A slip for each entry; the first call proves the cures of the whole list. */
-  synchronized List<Views.Slip> slips() {
+  public synchronized List<Views.Slip> slips() {
     if (slips == null) {
       slips = DeskWriter.slips(audit, stored);
     }
@@ -45,7 +45,7 @@ final class Audited {
   }
 
   /** The next version, in which these entries have new texts: only what depends on them is judged again. */
-  Audited edited(Map<Long, Channel> channels, int version) {
+  public Audited edited(Map<Long, Channel> channels, int version) {
     Audit after = audit;
     List<ListStore.Stored> now = new ArrayList<>(stored);
     for (Map.Entry<Long, Channel> each : channels.entrySet()) {

@@ -35,7 +35,7 @@ import tools.jackson.databind.json.JsonMapper;
  * is kept can never be stale, also when several servers share the database.
  */
 @Component
-class Audits {
+public class Audits {
 
   private static final JsonMapper JSON = JsonMapper.builder().build();
   private static final int KEPT = 40;
@@ -49,7 +49,7 @@ class Audits {
   private final NearbyRepeaters repeaters;
 
   /** What an audit depends on: a later version of any of it makes another key. */
-  record Key(long list, int version, int parentVersion, int roster, int overlay, int radios, int rulebooks, int neighbours, int repeaters, LocalDate day) {}
+  public record Key(long list, int version, int parentVersion, int roster, int overlay, int radios, int rulebooks, int neighbours, int repeaters, LocalDate day) {}
 
   Audits(ListStore store, Clock clock, Rulebooks rulebooks, NearbyRepeaters repeaters) {
     this.repeaters = repeaters;
@@ -58,16 +58,16 @@ class Audits {
     this.clock = clock;
   }
 
-  LocalDate today() {
+  public LocalDate today() {
     return LocalDate.now(clock);
   }
 
-  Audited of(Source source) {
+  public Audited of(Source source) {
     return of(source, today());
   }
 
   /** As it is held against the rules of a day. */
-  Audited of(Source source, LocalDate day) {
+  public Audited of(Source source, LocalDate day) {
     Key key = key(source, day);
     Audited known = kept.get(key);
     if (known == null) {
@@ -78,12 +78,12 @@ class Audits {
   }
 
   /** Keeps the audit of a list's new version when it was worked out from the version before. */
-  void keep(Source source, Audited audited) {
+  public void keep(Source source, Audited audited) {
     kept.put(key(source, today()), audited);
   }
 
   /** What the audit of a list depends on today. */
-  Key key(Source source) {
+  public Key key(Source source) {
     return key(source, today());
   }
 
@@ -99,7 +99,7 @@ class Audits {
   }
 
   /** What a list is held against on a day, with its carriers read from the roster. */
-  AuditContext context(Source source, LocalDate day) {
+  public AuditContext context(Source source, LocalDate day) {
     return context(source, day, store.carriers(List.of(source.head().id())).get(source.head().id()));
   }
 
@@ -125,12 +125,12 @@ class Audits {
   }
 
   /** Those of the roster as holders under the rulebook of a list. */
-  List<Holder> holders(Source source, LocalDate day, List<RosterHolder> roster) {
+  public List<Holder> holders(Source source, LocalDate day, List<RosterHolder> roster) {
     return placed(source).with(List.of()).at(day, roster, "[]", "[]", rulebooks.of(rulebook(source))).holders();
   }
 
   /** The rulebook that a list is held against. */
-  String rulebook(Source source) {
+  public String rulebook(Source source) {
     return placed(source).rulebook();
   }
 
@@ -164,7 +164,7 @@ class Audits {
   }
 
   /** A variant is used where its parent is, under its house rules. */
-  Context placed(Source source) {
+  public Context placed(Source source) {
     Context own = Context.of(source.head().context());
     return source.parent().map(parent -> Context.of(parent.context()).with(own.carriers())).orElse(own);
   }
@@ -197,12 +197,12 @@ class Audits {
   }
 
   /** The list as it would be under another context, its entries as they are. */
-  Audit under(Source source, AuditContext context) {
+  public Audit under(Source source, AuditContext context) {
     return new Auditor(Register.ALL, context).audit(of(source).audit().list());
   }
 
   /** What many lists come to in short; those not known yet are read with one question each for entries and carriers. */
-  List<Views.ListSummary> summaries(List<Source> sources) {
+  public List<Views.ListSummary> summaries(List<Source> sources) {
     LocalDate day = today();
     List<Source> unknown = sources.stream().filter(each -> !summaries.containsKey(key(each, day))).toList();
     if (!unknown.isEmpty()) {

@@ -1,17 +1,17 @@
 package org.wache.server.lists;
 
 /** Two people changed one field; carries both versions. */
-final class Conflicting extends RuntimeException {
+public final class Conflicting extends RuntimeException {
   private static final long serialVersionUID = 1;
 
   private final transient Views.Conflict conflict;
 
-  Conflicting(Views.Conflict conflict) {
+  public Conflicting(Views.Conflict conflict) {
     super(conflict.title());
     this.conflict = conflict;
   }
 
-  Views.Conflict conflict() {
+  public Views.Conflict conflict() {
     return conflict;
   }
 }

@@ -23,7 +23,7 @@ import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** What a list is held against, kept with it in the form of a context file. */
-final class Context {
+public final class Context {
 
   private static final JsonMapper JSON = JsonMapper.builder().build();
   private static final Holder NOBODY = new Holder("nobody", List.of());
@@ -34,7 +34,7 @@ final class Context {
     this.node = node;
   }
 
-  static Context of(String json) {
+  public static Context of(String json) {
     return new Context((ObjectNode) JSON.readTree(json));
   }
 
@@ -139,7 +139,7 @@ final class Context {
   }
 
   /** What of the list is keyed together at one site. */
-  Views.Keyed keyed() {
+  public Views.Keyed keyed() {
     JsonNode keyed = node.path("houseRules").path("keyedTogether");
     if (keyed.isArray()) {
       return new Views.Keyed("bases", java.util.stream.StreamSupport.stream(keyed.spliterator(), false).map(base -> new Views.KeyedBase(
@@ -179,7 +179,7 @@ final class Context {
   }
 
   /** Where it is used, its antenna, its house rules. */
-  Views.Settings settings() {
+  public Views.Settings settings() {
     JsonNode site = node.path("site");
     JsonNode house = node.path("houseRules");
     boolean placed = site.hasNonNull("latitude") || site.hasNonNull("region");

@@ -29,7 +29,7 @@ import org.wache.channel.Field;
 import org.wache.licence.Holder;
 
 /** Turns audits into what the Desk shows. */
-final class DeskWriter {
+public final class DeskWriter {
 
   private static final Map<Slug, RulePage> PAGES = Register.ALL.all().stream()
       .collect(Collectors.toMap(Rule::slug, Rule::page));
@@ -37,11 +37,11 @@ final class DeskWriter {
   private DeskWriter() {}
 
   /** A rule in one line. */
-  static String title(Slug rule) {
+  public static String title(Slug rule) {
     return PAGES.get(rule).title();
   }
 
-  static Views.Counts counts(Audit audit) {
+  public static Views.Counts counts(Audit audit) {
     Map<Verdict, Integer> counts = audit.counts();
     return new Views.Counts(counts.get(Verdict.HOLD), counts.get(Verdict.QUERY), counts.get(Verdict.LISTEN),
         counts.get(Verdict.CLEAR));
@@ -51,7 +51,7 @@ final class DeskWriter {
     return IntStream.range(0, stored.size()).mapToObj(i -> slip(audit, i, stored.get(i))).toList();
   }
 
-  static Views.Slip slip(Audit audit, int position, ListStore.Stored stored) {
+  public static Views.Slip slip(Audit audit, int position, ListStore.Stored stored) {
     EntryAudit entry = audit.entry(position);
     Finding worst = worst(entry);
     Views.Cure cure = worst == null ? null : firstCure(new Remedies(audit, position), worst);
@@ -79,7 +79,7 @@ final class DeskWriter {
         .orElse(null);
   }
 
-  static Finding worst(EntryAudit entry) {
+  public static Finding worst(EntryAudit entry) {
     List<Finding> all = new ArrayList<>(entry.own());
     entry.judgements().forEach(judgement -> all.addAll(judgement.findings()));
     return all.stream().filter(Finding::holds).findFirst().orElse(all.isEmpty() ? null : all.get(0));
@@ -96,7 +96,7 @@ final class DeskWriter {
     return new Views.Cure(remedy.change().label(), changes, remedy.verdictAfter().text(), remedy.stillHeld());
   }
 
-  static Map<String, String> fields(Channel channel) {
+  public static Map<String, String> fields(Channel channel) {
     Map<String, String> fields = new LinkedHashMap<>();
     for (Field field : Field.values()) {
       if (!channel.text(field).isEmpty()) {
@@ -106,7 +106,7 @@ final class DeskWriter {
     return fields;
   }
 
-  static Views.Dossier dossier(Audit audit, int position, ListStore.Stored stored) {
+  public static Views.Dossier dossier(Audit audit, int position, ListStore.Stored stored) {
     EntryAudit entry = audit.entry(position);
     Auditor auditor = audit.auditor();
     Remedies remedies = new Remedies(audit, position);
@@ -135,12 +135,12 @@ final class DeskWriter {
   }
 
   /** What makes an entry legal, in words: {@code General: 2 m (KE9QRB)}. */
-  static String authority(Authority by) {
+  public static String authority(Authority by) {
     return by.licenceClass().map(name -> Words.capital(name) + ": ").orElse("") + by.segment()
         + by.callSign().map(call -> " (" + call + ")").orElse("");
   }
 
-  static Views.FindingView finding(Auditor auditor, Told told, Remedies remedies) {
+  public static Views.FindingView finding(Auditor auditor, Told told, Remedies remedies) {
     Finding finding = told.finding();
     RulePage page = PAGES.get(finding.slug());
     String there = auditor.context().edition().country().ruleNotes().get(finding.slug().text());
@@ -150,11 +150,11 @@ final class DeskWriter {
         remedies.of(finding).stream().map(DeskWriter::cure).toList(), finding.advice());
   }
 
-  static List<Views.SumLine> sum(Finding finding) {
+  public static List<Views.SumLine> sum(Finding finding) {
     return sum(finding.working());
   }
 
-  static List<Views.SumLine> sum(Sum sum) {
+  public static List<Views.SumLine> sum(Sum sum) {
     return sum.lines().stream().map(DeskWriter::line).toList();
   }
 

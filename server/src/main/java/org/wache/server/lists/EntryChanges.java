@@ -7,17 +7,17 @@ import org.wache.channel.Channel;
 import org.wache.channel.Field;
 
 /** Changes of entries as they are asked for: made by the server to bring something back. */
-final class EntryChanges {
+public final class EntryChanges {
 
   private EntryChanges() {}
 
   /** A change of a kind: edit, add, remove or restore. */
-  static Views.Change of(String kind, Long entry, Map<String, String> before, Map<String, String> after) {
+  public static Views.Change of(String kind, Long entry, Map<String, String> before, Map<String, String> after) {
     return new Views.Change(kind, Optional.ofNullable(entry), Optional.empty(), before, after);
   }
 
   /** What makes one text of an entry the other: only what differs. */
-  static Views.Change edit(long entry, Channel from, Channel to) {
+  public static Views.Change edit(long entry, Channel from, Channel to) {
     Map<String, String> was = new TreeMap<>();
     Map<String, String> becomes = new TreeMap<>();
     for (Field field : Field.values()) {
@@ -30,7 +30,7 @@ final class EntryChanges {
   }
 
   /** The texts of an entry, by the keys of their fields. */
-  static Map<String, String> texts(Channel channel) {
+  public static Map<String, String> texts(Channel channel) {
     Map<String, String> texts = new TreeMap<>();
     channel.texts().forEach((field, text) -> texts.put(field.key(), text));
     return texts;

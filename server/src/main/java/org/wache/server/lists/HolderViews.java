@@ -12,11 +12,11 @@ import org.wache.server.papers.LicenceLine;
 import org.wache.server.papers.PlaceArea;
 
 /** Licences as the audit has them, for the API. */
-final class HolderViews {
+public final class HolderViews {
 
   private HolderViews() {}
 
-  static CarriedLicence licence(Licence licence) {
+  public static CarriedLicence licence(Licence licence) {
     return new CarriedLicence(licence.service(), licence.licenceClass(), licence.callSign(), Optional.empty(),
         licence.expires(), licence.lines().stream().map(HolderViews::line).toList());
   }

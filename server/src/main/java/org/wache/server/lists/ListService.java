@@ -30,7 +30,7 @@ import org.wache.server.web.OneLineText;
 
 /** Changes of lists: each is one transaction, and none overwrites what somebody else did meanwhile. */
 @Service
-class ListService {
+public class ListService {
 
   private static final int MOST_NAMED = 4;
 
@@ -67,7 +67,7 @@ class ListService {
   }
 
   /** The context of a new list of a group. */
-  Context initial(long club) {
+  public Context initial(long club) {
     return Context.initial(rulebooks.idOfGroup(club));
   }
 
@@ -105,7 +105,7 @@ class ListService {
   }
 
   /** A list, and the one it follows. */
-  Source source(long account, long list) {
+  public Source source(long account, long list) {
     ListStore.Head head = store.head(account, list).orElseThrow(() -> new Missing("The list"));
     return source(account, head);
   }
@@ -127,14 +127,14 @@ class ListService {
   }
 
   /** A list as it was found. */
-  record Seen(Source source, Audited audited) {
-    ListStore.Head head() {
+  public record Seen(Source source, Audited audited) {
+    public ListStore.Head head() {
       return source.head();
     }
   }
 
   /** Who carries a list, as it was chosen. */
-  Views.CarrierChoice choice(ListStore.Head head) {
+  public Views.CarrierChoice choice(ListStore.Head head) {
     ListStore.Chosen chosen = store.chosen(head.id());
     return new Views.CarrierChoice(Context.of(head.context()).carriers(), chosen.parties(), chosen.teams());
   }
@@ -318,7 +318,7 @@ class ListService {
   }
 
   /** What changes came to: the entries added, or the conflicts on account of which nothing was changed. */
-  record Outcome(List<Long> added, List<Views.ConflictingEntry> conflicts) {}
+  public record Outcome(List<Long> added, List<Views.ConflictingEntry> conflicts) {}
 
   /**
    * Makes changes that were begun on an older version. A field that somebody else changed to something else since is a
@@ -459,7 +459,7 @@ class ListService {
     }
   }
 
-  static Map<Field, String> fields(Map<String, String> given) {
+  public static Map<Field, String> fields(Map<String, String> given) {
     Map<Field, String> fields = new EnumMap<>(Field.class);
     given.forEach((key, text) -> fields.put(field(key), text == null ? "" : text));
     return fields;

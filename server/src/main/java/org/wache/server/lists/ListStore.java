@@ -22,7 +22,7 @@ import org.wache.server.log.Logbook;
 
 /** Lists and their entries. Every question about a list asks for the account too: groups see only their own. */
 @Repository
-class ListStore {
+public class ListStore {
 
   private static final Field[] FIELDS = Field.values();
   private static final String COLUMNS = Arrays.stream(FIELDS).map(Field::column).collect(Collectors.joining(", "));
@@ -36,13 +36,13 @@ class ListStore {
   }
 
   /** A list without its entries. */
-  record Head(long id, long clubId, String name, int version, String context, List<String> extraColumns,
+  public record Head(long id, long clubId, String name, int version, String context, List<String> extraColumns,
       OffsetDateTime changedAt, long changedById, String changedBy, int rosterVersion, int overlayVersion, String overlay,
       int radiosVersion, String radios, int rulebooksVersion, Optional<Long> parent, Optional<String> editionSeen, int neighboursVersion,
       String neighbours) {}
 
   /** An entry as it is stored. */
-  record Stored(long id, int version, Channel channel) {}
+  public record Stored(long id, int version, Channel channel) {}
 
   private static final String HEAD = """
       select channel_list.id, channel_list.club_id, channel_list.name, channel_list.version, channel_list.context,
@@ -71,7 +71,7 @@ class ListStore {
         .param("account", account).param("club", club).query(ListStore::head).list();
   }
 
-  Optional<Head> head(long account, long list) {
+  public Optional<Head> head(long account, long list) {
     return jdbc.sql(HEAD + "where channel_list.id = :list")
         .param("account", account).param("list", list).query(ListStore::head).optional();
   }
@@ -143,13 +143,13 @@ class ListStore {
       "party.id as party, party.kind, party.name, party.teams, party.licences";
 
   /** Everyone of a group's roster. */
-  List<RosterHolder> roster(long club) {
+  public List<RosterHolder> roster(long club) {
     return jdbc.sql("select " + HOLDER + " from party where club_id = :club and not removed order by lower(name), id")
         .param("club", club).query(ListStore::holder).list();
   }
 
   /** Those of the roster who carry lists, by list: each once, however many of their teams carry it. */
-  Map<Long, List<RosterHolder>> carriers(List<Long> lists) {
+  public Map<Long, List<RosterHolder>> carriers(List<Long> lists) {
     Map<Long, List<RosterHolder>> byList = new HashMap<>();
     lists.forEach(list -> byList.put(list, new ArrayList<>()));
     jdbc.sql("select distinct on (channel_list.id, lower(party.name), party.id) channel_list.id as list, " + HOLDER + """
@@ -175,7 +175,7 @@ class ListStore {
   /** A choice of carriers from the roster: keys of parties, or names of teams. */
   record Chosen(List<Long> parties, List<String> teams) {}
 
-  Chosen chosen(long list) {
+  public Chosen chosen(long list) {
     return new Chosen(
         jdbc.sql("select party_id from list_carrier where list_id = :list and party_id is not null order by party_id")
             .param("list", list).query(Long.class).list(),
@@ -184,7 +184,7 @@ class ListStore {
   }
 
   /** Sets the choice; parties of other groups are left out, and told by the number that came in. */
-  int choose(long list, Chosen chosen) {
+  public int choose(long list, Chosen chosen) {
     jdbc.sql("delete from list_carrier where list_id = :list").param("list", list).update();
     jdbc.sql("insert into list_carrier (list_id, team) select :list, team from unnest(:teams) as given(team)")
         .param("list", list).param("teams", chosen.teams().stream().distinct().toArray(String[]::new)).update();
@@ -211,7 +211,7 @@ class ListStore {
   }
 
   /** The radios that a list is for. */
-  Meant meant(long list) {
+  public Meant meant(long list) {
     return new Meant(
         jdbc.sql("""
             select list_radio.model_id as model, list_radio.lock, list_radio.inhibited
@@ -377,10 +377,10 @@ class ListStore {
   }
 
   /** A change of a list: its version, when, by whom, what it did in words or, of old, as it was asked for, and the release of it. */
-  record Past(int version, OffsetDateTime at, String by, String what, String words, Integer release, boolean recalled) {}
+  public record Past(int version, OffsetDateTime at, String by, String what, String words, Integer release, boolean recalled) {}
 
   /** The changes of a list, the newest first. */
-  List<Past> past(long list, int most) {
+  public List<Past> past(long list, int most) {
     return jdbc.sql("""
             select list_change.version, list_change.at, account.name, list_change.what, list_change.words, release.number, release.recalled_at is not null as recalled
             from list_change join account on account.id = list_change.account_id
@@ -415,7 +415,7 @@ class ListStore {
   }
 
   /** The entries as they were in a version; nothing when that version is not kept. */
-  Optional<List<Stored>> entriesAt(long list, int version) {
+  public Optional<List<Stored>> entriesAt(long list, int version) {
     Optional<Long[]> order = jdbc.sql("select entries from entry_order where list_id = :list and version <= :version"
             + " order by version desc limit 1")
         .param("list", list).param("version", version)
@@ -431,21 +431,21 @@ class ListStore {
   }
 
   /** From what a list was copied. */
-  record Copied(long from, int version) {}
+  public record Copied(long from, int version) {}
 
-  Optional<Copied> copied(long list) {
+  public Optional<Copied> copied(long list) {
     return jdbc.sql("select copied_from, copied_version from channel_list where id = :list and copied_from is not null")
         .param("list", list).query((row, number) -> new Copied(row.getLong("copied_from"), row.getInt("copied_version")))
         .optional();
   }
 
-  void setCopied(long list, long from, int version) {
+  public void setCopied(long list, long from, int version) {
     jdbc.sql("update channel_list set copied_from = :from, copied_version = :version where id = :list")
         .param("from", from).param("version", version).param("list", list).update();
   }
 
   /** Notes for the entries of a list, in their order, of which entries they are copies. */
-  void setOrigins(long list, List<Long> origins) {
+  public void setOrigins(long list, List<Long> origins) {
     List<Long> entries = order(list);
     jdbc.sql("update entry set origin_entry = given.origin from unnest(:entries, :origins) as given(id, origin)"
             + " where entry.id = given.id")
@@ -453,7 +453,7 @@ class ListStore {
   }
 
   /** For the entries of a list that are copies, of which ones. */
-  Map<Long, Long> origins(long list) {
+  public Map<Long, Long> origins(long list) {
     Map<Long, Long> origins = new HashMap<>();
     jdbc.sql("select id, origin_entry from entry where list_id = :list and origin_entry is not null").param("list", list)
         .query(row -> {

@@ -24,7 +24,7 @@ import tools.jackson.databind.json.JsonMapper;
  * be undone again. Everyone undoes what they did themselves; what somebody else did over it meanwhile is never lost.
  */
 @Service
-class ListUndo {
+public class ListUndo {
 
   private static final Duration LONG_AGO = Duration.ofDays(1);
   private static final JsonMapper JSON = JsonMapper.builder().build();
@@ -40,10 +40,10 @@ class ListUndo {
   }
 
   /** A change that can be undone, or done again: its version, and what it was. */
-  record Way(int version, String words) {}
+  public record Way(int version, String words) {}
 
   /** What is undone next, and what is done again next; null for nothing. */
-  record Ways(Way undo, Way redo) {}
+  public record Ways(Way undo, Way redo) {}
 
   /** What an account can undo of a list, and do again. */
   @Transactional(readOnly = true)

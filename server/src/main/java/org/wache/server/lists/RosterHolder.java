@@ -11,4 +11,4 @@ import java.util.List;
  * @param teams the teams they are in
  * @param licences what they hold, in the form of a context file
  */
-record RosterHolder(long party, String kind, String name, List<String> teams, String licences) {}
+public record RosterHolder(long party, String kind, String name, List<String> teams, String licences) {}

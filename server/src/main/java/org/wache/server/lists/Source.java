@@ -8,10 +8,10 @@ import java.util.Optional;
  * @param head the list
  * @param parent whose entries it has; empty for a list of its own
  */
-record Source(ListStore.Head head, Optional<ListStore.Head> parent) {
+public record Source(ListStore.Head head, Optional<ListStore.Head> parent) {
 
   /** The key of the list under which the entries are stored. */
-  long entriesOf() {
+  public long entriesOf() {
     return parent.map(ListStore.Head::id).orElse(head.id());
   }
 }

@@ -20,27 +20,27 @@ public final class Views {
   private Views() {}
 
   /** A list in a list of lists; unjudged says why it cannot be judged, and then its counts say nothing. */
-  record ListSummary(long id, String name, int version, int entries, Counts counts, OffsetDateTime changedAt,
+  public record ListSummary(long id, String name, int version, int entries, Counts counts, OffsetDateTime changedAt,
       String changedBy, List<String> carriers, @Schema(nullable = true) Long parent, @Schema(nullable = true) String unjudged) {}
 
   /** How many entries came to each verdict. */
   public record Counts(int hold, int query, int listen, int clear) {}
 
   /** A list under audit; unjudged says why it cannot be judged, and then there are no slips. */
-  record Desk(long id, long groupId, String name, int version, LocalDate on, LocalDate today, String rulebook,
+  public record Desk(long id, long groupId, String name, int version, LocalDate on, LocalDate today, String rulebook,
       String edition, CarrierChoice choice, List<Carrier> holders, Settings settings,
       @Schema(nullable = true) Parent parent, Counts counts, List<String> assumptions, List<String> extraColumns,
       List<Slip> slips, @Schema(nullable = true) String unjudged) {}
 
   /** Someone who carries the list. */
-  record Carrier(@OneLine @NotNull String name, @NotNull List<@NotNull @Valid CarriedLicence> licences) {}
+  public record Carrier(@OneLine @NotNull String name, @NotNull List<@NotNull @Valid CarriedLicence> licences) {}
 
   /** Who carries a list: named with the list itself, chosen from the roster, or everyone of a team. */
-  record CarrierChoice(@NotNull List<@NotNull @Valid Carrier> carriers, @NotNull List<@NotNull Long> parties,
+  public record CarrierChoice(@NotNull List<@NotNull @Valid Carrier> carriers, @NotNull List<@NotNull Long> parties,
       @NotNull List<@NotNull String> teams) {}
 
   /** Where a list is used, its antenna, the rulebook, its house rules, and how many radios carry it. */
-  record Settings(@Schema(nullable = true) Optional<@Valid PlaceArea> place,
+  public record Settings(@Schema(nullable = true) Optional<@Valid PlaceArea> place,
       @Schema(nullable = true) Optional<Double> antennaGainDbd, @Schema(nullable = true) Optional<Double> feedLossDb,
       @Schema(nullable = true) Optional<String> directTones, @Schema(nullable = true) Optional<Integer> maxTimeoutS,
       @Schema(nullable = true) Optional<Integer> twoMetreRasterKhz,
@@ -60,62 +60,62 @@ public final class Views {
   }
 
   /** What of a list is keyed together at one site: none, all, teams (each zone), or bases. */
-  record Keyed(@NotNull String how, @NotNull List<@NotNull @Valid KeyedBase> bases) {}
+  public record Keyed(@NotNull String how, @NotNull List<@NotNull @Valid KeyedBase> bases) {}
 
   /** A base and the numbers of the entries that it works. */
   record KeyedBase(@OneLine @NotBlank @Size(max = 100) String name, @NotNull List<@NotNull String> numbers) {}
 
   /** The list that a variant follows. */
-  record Parent(long id, String name) {}
+  public record Parent(long id, String name) {}
 
   /** One entry with its verdict in short; edgeHz is the edge that its signal crosses. */
-  record Slip(long id, int version, Map<String, String> fields, List<String> extras, @Schema(nullable = true) Long rxHz, @Schema(nullable = true) Long txHz, @Schema(nullable = true) Long lowHz,
+  public record Slip(long id, int version, Map<String, String> fields, List<String> extras, @Schema(nullable = true) Long rxHz, @Schema(nullable = true) Long txHz, @Schema(nullable = true) Long lowHz,
       @Schema(nullable = true) Long highHz, @Schema(nullable = true) Long edgeHz, @Schema(nullable = true) String emission, String verdict, String reason, String rule, int more, @Schema(nullable = true) Cure cure) {}
 
   /** A proved cure; stillHeld are those who stay on hold for other reasons. */
   record Cure(String label, Map<String, String> changes, String verdictAfter, List<String> stillHeld) {}
 
   /** All that the audit says of one entry. */
-  record Dossier(Slip slip, List<HolderVerdict> holders, List<FindingView> findings) {}
+  public record Dossier(Slip slip, List<HolderVerdict> holders, List<FindingView> findings) {}
 
   /** What the entry comes to for holders who have the same rights on it. */
   record HolderVerdict(List<String> names, String verdict, @Schema(nullable = true) Optional<String> authority, @Schema(nullable = true) Optional<String> source) {}
 
   /** A finding. */
-  record FindingView(String rule, String title, String meaning, String severity, List<String> holders, String message,
+  public record FindingView(String rule, String title, String meaning, String severity, List<String> holders, String message,
       List<SumLine> sum, String source, List<Cure> cures, List<String> advice) {}
 
   /** A line of a sum: role is term, total, limit, inside or rest. */
-  record SumLine(String role, String sign, String amount, String unit, String label) {}
+  public record SumLine(String role, String sign, String amount, String unit, String label) {}
 
   /** An edit, addition or removal of an entry. */
-  record Change(@NotNull String kind, @Schema(nullable = true) Optional<Long> entry, @Schema(nullable = true) Optional<Long> behind,
+  public record Change(@NotNull String kind, @Schema(nullable = true) Optional<Long> entry, @Schema(nullable = true) Optional<Long> behind,
       @NotNull Map<String, String> before, @NotNull Map<String, String> after) {}
 
   /** Changes made on a version of the list. */
-  record Changes(int version, @NotNull List<@NotNull @Valid Change> changes,
+  public record Changes(int version, @NotNull List<@NotNull @Valid Change> changes,
       @Schema(nullable = true) Optional<@Valid Order> order) {
 
-    Changes {
+    public Changes {
       order = order == null ? Optional.empty() : order;
     }
   }
 
   /** A new order of the entries, and the one that it was begun on. */
-  record Order(@NotNull List<@NotNull Long> before, @NotNull List<@NotNull Long> after) {}
+  public record Order(@NotNull List<@NotNull Long> before, @NotNull List<@NotNull Long> after) {}
 
   /** What changes came to: the entries in their new order, and the slips that differ. */
-  record Changed(int version, Counts counts, List<Long> order, List<Slip> slips, List<Long> added) {}
+  public record Changed(int version, Counts counts, List<Long> order, List<Slip> slips, List<Long> added) {}
 
   /** Two people changed one field. */
-  record Conflict(String title, String detail, int status, int version, List<ConflictingEntry> conflicts) {}
+  public record Conflict(String title, String detail, int status, int version, List<ConflictingEntry> conflicts) {}
 
   /** Both versions of an entry that two people changed. */
   record ConflictingEntry(long entry, String name, Map<String, String> mine, Map<String, String> theirs) {}
 
   /** Fields of an entry being typed. */
-  record Trial(@NotNull Map<String, String> fields) {}
+  public record Trial(@NotNull Map<String, String> fields) {}
 
   /** What typing would come to: the entry, and the others that would change with it. */
-  record Tried(Dossier dossier, List<Slip> others, Counts counts) {}
+  public record Tried(Dossier dossier, List<Slip> others, Counts counts) {}
 }

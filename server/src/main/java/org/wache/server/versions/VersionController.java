@@ -1,4 +1,4 @@
-package org.wache.server.lists;
+package org.wache.server.versions;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
@@ -23,6 +23,11 @@ import org.wache.compare.Item;
 import org.wache.compare.ListDifference;
 import org.wache.compare.Merge;
 import org.wache.server.accounts.WhoAsks;
+import org.wache.server.desk.ListController;
+import org.wache.server.lists.DeskWriter;
+import org.wache.server.lists.EntryChanges;
+import org.wache.server.lists.ListStore;
+import org.wache.server.lists.Views;
 import org.wache.server.web.OneLine;
 
 /** Versions of a list, differences of any two, copies, and merges of three. */

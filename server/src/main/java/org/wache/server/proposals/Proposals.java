@@ -1,4 +1,4 @@
-package org.wache.server.lists;
+package org.wache.server.proposals;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.ArrayList;
@@ -12,6 +12,10 @@ import org.wache.channel.Channel;
 import org.wache.channel.ChannelList;
 import org.wache.channel.Difference;
 import org.wache.channel.Field;
+import org.wache.server.lists.Audited;
+import org.wache.server.lists.DeskWriter;
+import org.wache.server.lists.ListStore;
+import org.wache.server.lists.Views;
 
 /** Changes that are proposed for a list: as one difference, with what each entry comes to before and after. */
 final class Proposals {

@@ -1,11 +1,11 @@
-package org.wache.server.lists;
+package org.wache.server.desk;
 
-import jakarta.validation.constraints.NotEmpty;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotEmpty;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.io.IOException;
@@ -45,16 +45,26 @@ import org.wache.exchange.ListFiles;
 import org.wache.exchange.ListLimits;
 import org.wache.licence.Holder;
 import org.wache.server.accounts.WhoAsks;
+import org.wache.server.lists.Audited;
+import org.wache.server.lists.Audits;
+import org.wache.server.lists.Conflicting;
+import org.wache.server.lists.Context;
+import org.wache.server.lists.DeskWriter;
+import org.wache.server.lists.HolderViews;
+import org.wache.server.lists.ListService;
+import org.wache.server.lists.ListStore;
+import org.wache.server.lists.Source;
+import org.wache.server.lists.Views;
 import org.wache.server.problems.Missing;
 import org.wache.server.problems.Refused;
+import org.wache.server.problems.Unjudgeable;
 import org.wache.server.sheets.ListWorkbook;
 import org.wache.server.web.OneLine;
 import org.wache.server.web.OneLineText;
-import org.wache.server.problems.Unjudgeable;
 
 /** Lists under audit. */
 @RestController
-class ListController {
+public class ListController {
 
   private static final int LARGEST_FILE = 20 * 1024 * 1024;
 
@@ -71,7 +81,7 @@ class ListController {
   }
 
   /** The key of a list that was made. */
-  record Made(long id, String name, int entries) {}
+  public record Made(long id, String name, int entries) {}
 
   record Name(@OneLine @NotBlank @Size(max = 200) String name) {}
 

@@ -1,4 +1,4 @@
-package org.wache.server.lists;
+package org.wache.server.desk;
 
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -16,6 +16,11 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.wache.server.accounts.WhoAsks;
+import org.wache.server.lists.Conflicting;
+import org.wache.server.lists.ListService;
+import org.wache.server.lists.ListStore;
+import org.wache.server.lists.ListUndo;
+import org.wache.server.lists.Views;
 
 /** Undoes what somebody did to a list, and does it again. */
 @RestController

@@ -1,4 +1,4 @@
-package org.wache.server.lists;
+package org.wache.server.desk;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
@@ -21,6 +21,9 @@ import org.wache.audit.Finding;
 import org.wache.channel.Channel;
 import org.wache.channel.Field;
 import org.wache.server.accounts.WhoAsks;
+import org.wache.server.lists.DeskWriter;
+import org.wache.server.lists.ListService;
+import org.wache.server.lists.Views;
 import org.wache.words.AddLine;
 import org.wache.words.Said;
 import org.wache.words.Understood;

@@ -1,4 +1,4 @@
-package org.wache.server.lists;
+package org.wache.server.desk;
 
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
@@ -14,6 +14,10 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.wache.radio.LockMode;
 import org.wache.server.accounts.WhoAsks;
+import org.wache.server.lists.ListService;
+import org.wache.server.lists.ListStore;
+import org.wache.server.lists.Meant;
+import org.wache.server.lists.Source;
 import org.wache.server.radios.Fleet;
 
 /** What radios a list is for: models as they are set, and single radios. */

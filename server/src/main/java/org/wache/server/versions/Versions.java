@@ -1,4 +1,4 @@
-package org.wache.server.lists;
+package org.wache.server.versions;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -10,6 +10,9 @@ import org.springframework.transaction.annotation.Transactional;
 import org.wache.channel.ChannelList;
 import org.wache.compare.Item;
 import org.wache.compare.ListDifference;
+import org.wache.server.lists.Context;
+import org.wache.server.lists.ListService;
+import org.wache.server.lists.ListStore;
 import org.wache.server.problems.Missing;
 import org.wache.server.problems.Refused;
 import tools.jackson.databind.JsonNode;

@@ -1,4 +1,4 @@
-package org.wache.server.lists;
+package org.wache.server.proposals;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.security.Principal;
@@ -18,9 +18,15 @@ import org.wache.audit.Change;
 import org.wache.audit.CurePlan;
 import org.wache.audit.Verdict;
 import org.wache.channel.Channel;
-import org.wache.licence.Holder;
 import org.wache.channel.Difference;
+import org.wache.licence.Holder;
 import org.wache.server.accounts.WhoAsks;
+import org.wache.server.lists.Audited;
+import org.wache.server.lists.DeskWriter;
+import org.wache.server.lists.ListService;
+import org.wache.server.lists.ListStore;
+import org.wache.server.lists.RosterHolder;
+import org.wache.server.lists.Views;
 
 /** Proposes the least intrusive cures of a whole list; what is taken of them goes the way of any other change. */
 @RestController

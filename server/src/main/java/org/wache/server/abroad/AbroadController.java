@@ -1,4 +1,4 @@
-package org.wache.server.lists;
+package org.wache.server.abroad;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.security.Principal;
@@ -19,6 +19,13 @@ import org.wache.rulebook.LicenceKind;
 import org.wache.rulebook.Rulebook;
 import org.wache.rulebook.RulebookProblem;
 import org.wache.server.accounts.WhoAsks;
+import org.wache.server.lists.Audited;
+import org.wache.server.lists.Audits;
+import org.wache.server.lists.DeskWriter;
+import org.wache.server.lists.ListService;
+import org.wache.server.lists.ListStore;
+import org.wache.server.lists.Source;
+import org.wache.server.lists.Views;
 import org.wache.server.problems.Refused;
 import org.wache.server.rulebooks.Rulebooks;
 

@@ -1,4 +1,4 @@
-package org.wache.server.lists;
+package org.wache.server.desk;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 import org.wache.server.accounts.Account;
 import org.wache.server.accounts.WhoAsks;
+import org.wache.server.lists.ListStore;
 import org.wache.server.problems.Missing;
 
 /** Who is on a list just now: a page says so every few seconds, and hears who else is, through the database. */

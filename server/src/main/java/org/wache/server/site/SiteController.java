@@ -1,4 +1,4 @@
-package org.wache.server.lists;
+package org.wache.server.site;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
@@ -35,6 +35,13 @@ import org.wache.licence.Holder;
 import org.wache.radio.Radio;
 import org.wache.server.accounts.WhoAsks;
 import org.wache.server.database.Newest;
+import org.wache.server.lists.Audits;
+import org.wache.server.lists.Context;
+import org.wache.server.lists.DeskWriter;
+import org.wache.server.lists.ListService;
+import org.wache.server.lists.ListStore;
+import org.wache.server.lists.Source;
+import org.wache.server.lists.Views;
 import org.wache.server.problems.Missing;
 import org.wache.server.problems.Refused;
 import org.wache.server.radios.Fleet;

@@ -1,4 +1,4 @@
-package org.wache.server.lists;
+package org.wache.server.site;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -7,6 +7,12 @@ import org.springframework.transaction.annotation.Isolation;
 import org.springframework.transaction.annotation.Transactional;
 import org.wache.audit.Audit;
 import org.wache.channel.Channel;
+import org.wache.server.lists.Audited;
+import org.wache.server.lists.Audits;
+import org.wache.server.lists.DeskWriter;
+import org.wache.server.lists.ListService;
+import org.wache.server.lists.ListStore;
+import org.wache.server.lists.Views;
 import org.wache.station.Figure;
 import org.wache.station.Station;
 import org.wache.station.StationSheet;

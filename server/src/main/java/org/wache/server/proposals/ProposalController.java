@@ -1,4 +1,4 @@
-package org.wache.server.lists;
+package org.wache.server.proposals;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
@@ -19,25 +19,27 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
+import org.wache.audit.Words;
 import org.wache.channel.Channel;
 import org.wache.channel.Field;
 import org.wache.propose.Arrangement;
 import org.wache.propose.ServiceSwap;
-import org.wache.radio.ShortNames;
 import org.wache.propose.TonePlan;
-import org.wache.audit.Words;
-import org.wache.rulebook.Service;
+import org.wache.radio.ShortNames;
 import org.wache.rulebook.ChannelService;
 import org.wache.rulebook.Edition;
+import org.wache.rulebook.Service;
 import org.wache.server.accounts.WhoAsks;
+import org.wache.server.lists.ListService;
+import org.wache.server.lists.ListStore;
 import org.wache.server.problems.Refused;
+import org.wache.server.problems.Unjudgeable;
 import org.wache.server.tones.ToneKnowledge;
 import org.wache.server.tones.ToneKnowledgeStore;
 import org.wache.server.tones.ToneTables;
 import org.wache.signal.Frequency;
 import org.wache.signal.Tone;
 import org.wache.words.WrittenTone;
-import org.wache.server.problems.Unjudgeable;
 
 /** Proposals for a list as a whole: another service, tones, names, order. Each is seen before it is taken. */
 @RestController

@@ -1,4 +1,4 @@
-package org.wache.server.lists;
+package org.wache.server.papers;
 
 import java.io.IOException;
 import java.io.InputStream;

@@ -1,4 +1,4 @@
-package org.wache.server.lists;
+package org.wache.server.matrix;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -17,6 +17,11 @@ import org.wache.licence.Licence;
 import org.wache.rulebook.Edition;
 import org.wache.rulebook.LicenceKind;
 import org.wache.rulebook.Service;
+import org.wache.server.lists.Audits;
+import org.wache.server.lists.HolderViews;
+import org.wache.server.lists.RosterHolder;
+import org.wache.server.lists.Source;
+import org.wache.server.lists.Views;
 
 /** The columns of a matrix: each is one holder, or several of whom the least privileged decides. */
 final class MatrixColumns {

@@ -1,13 +1,13 @@
-package org.wache.server.lists;
+package org.wache.server.desk;
 
-import java.util.List;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import com.lowagie.text.Chunk;
 import com.lowagie.text.Font;
 import com.lowagie.text.Paragraph;
 import com.lowagie.text.Phrase;
 import com.lowagie.text.pdf.PdfPTable;
+import java.util.List;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.wache.audit.Audit;
 import org.wache.audit.AuditContext;
 import org.wache.audit.EntryAudit;
@@ -17,6 +17,7 @@ import org.wache.audit.Words;
 import org.wache.channel.Channel;
 import org.wache.channel.Field;
 import org.wache.exchange.Assumptions;
+import org.wache.server.lists.DeskWriter;
 import org.wache.server.prints.PrintStyle;
 import org.wache.server.prints.Sheets;
 

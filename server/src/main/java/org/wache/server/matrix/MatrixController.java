@@ -1,4 +1,4 @@
-package org.wache.server.lists;
+package org.wache.server.matrix;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.security.Principal;
@@ -10,18 +10,25 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import org.wache.server.database.Newest;
 import org.wache.audit.Audit;
 import org.wache.audit.Finding;
 import org.wache.audit.Judgement;
 import org.wache.audit.RouteOutcome;
 import org.wache.server.accounts.WhoAsks;
+import org.wache.server.database.Newest;
+import org.wache.server.lists.Audits;
+import org.wache.server.lists.DeskWriter;
+import org.wache.server.lists.ListService;
+import org.wache.server.lists.ListStore;
+import org.wache.server.lists.RosterHolder;
+import org.wache.server.lists.Source;
+import org.wache.server.lists.Views;
 import org.wache.server.problems.Missing;
 import org.wache.server.problems.Refused;
 
 /** Who may key what: the entries of a list against everyone of the roster. */
 @RestController
-class MatrixController {
+public class MatrixController {
 
   private static final int KEPT = 12;
 
@@ -49,7 +56,7 @@ class MatrixController {
       List<MatrixColumn> columns, List<String> cells) {}
 
   /** An entry of the matrix; use is how it is used, in short. */
-  record MatrixEntry(long id, String number, String name, @Schema(nullable = true) Long rxHz,
+  public record MatrixEntry(long id, String number, String name, @Schema(nullable = true) Long rxHz,
       @Schema(nullable = true) Long txHz) {}
 
   /**
