@@ -135,17 +135,17 @@ class AbsurdTest {
   /** A fault of the program is no “try again”: it has a reference, and the sufferer is told nothing of its insides. */
   @Test
   void aFaultHasAReferenceAndADatabaseThatIsAwayDoesNot() {
-    var fault = org.wache.server.problems.Fault.of(new IllegalStateException("secret"));
+    var fault = org.wache.server.web.Fault.of(new IllegalStateException("secret"));
     assertThat(fault.status().value()).isEqualTo(500);
     assertThat(fault.words()).containsPattern("reference [2-9A-Z]{4}-[2-9A-Z]{4}").doesNotContain("secret", "Try again");
-    var away = org.wache.server.problems.Fault.of(new org.springframework.jdbc.CannotGetJdbcConnectionException("away"));
+    var away = org.wache.server.web.Fault.of(new org.springframework.jdbc.CannotGetJdbcConnectionException("away"));
     assertThat(away.status().value()).isEqualTo(503);
     assertThat(away.words()).contains("Try again").doesNotContain("away");
-    var met = org.wache.server.problems.Fault.of(new RuntimeException(new java.sql.SQLException("deadlock", "40P01")));
+    var met = org.wache.server.web.Fault.of(new RuntimeException(new java.sql.SQLException("deadlock", "40P01")));
     assertThat(met.status().value()).isEqualTo(503);
-    var gone = org.wache.server.problems.Fault.of(new org.springframework.transaction.TransactionSystemException("JDBC rollback failed", new java.sql.SQLException("Connection is closed")));
+    var gone = org.wache.server.web.Fault.of(new org.springframework.transaction.TransactionSystemException("JDBC rollback failed", new java.sql.SQLException("Connection is closed")));
     assertThat(gone.status().value()).isEqualTo(503);
-    var wrong = org.wache.server.problems.Fault.of(new RuntimeException(new java.sql.SQLException("syntax", "42601")));
+    var wrong = org.wache.server.web.Fault.of(new RuntimeException(new java.sql.SQLException("syntax", "42601")));
     assertThat(wrong.status().value()).isEqualTo(500);
   }
 

@@ -26,8 +26,8 @@ import org.wache.server.lists.ListService;
 import org.wache.server.lists.ListStore;
 import org.wache.server.lists.Source;
 import org.wache.server.lists.Views;
-import org.wache.server.problems.Refused;
 import org.wache.server.rulebooks.Rulebooks;
+import org.wache.server.web.Refused;
 
 /** A list under the rules of another country. */
 @RestController

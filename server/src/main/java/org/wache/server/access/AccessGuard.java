@@ -21,7 +21,7 @@ import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandl
 import org.springframework.web.util.ServletRequestPathUtils;
 import org.springframework.web.util.pattern.PathPattern;
 import org.springframework.web.util.pattern.PathPatternParser;
-import org.wache.server.problems.Missing;
+import org.wache.server.web.Missing;
 
 /**
  * Holds every call against the table of who may call what, by the method and the pattern to which the dispatcher matched it:

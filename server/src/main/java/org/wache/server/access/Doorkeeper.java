@@ -13,8 +13,8 @@ import org.springframework.security.authorization.AuthorizationResult;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.web.access.intercept.RequestAuthorizationContext;
 import org.springframework.stereotype.Component;
-import org.wache.server.problems.Forbidden;
-import org.wache.server.problems.Missing;
+import org.wache.server.web.Forbidden;
+import org.wache.server.web.Missing;
 
 /**
  * The same table once more, in the security chain before the dispatcher. It reads the address as the container has decoded it,

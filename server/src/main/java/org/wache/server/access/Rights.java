@@ -3,8 +3,8 @@ package org.wache.server.access;
 import java.util.Optional;
 import java.util.regex.Pattern;
 import org.springframework.stereotype.Component;
-import org.wache.server.problems.Forbidden;
-import org.wache.server.problems.Missing;
+import org.wache.server.web.Forbidden;
+import org.wache.server.web.Missing;
 
 /** Whether somebody has a right: asked by both layers that stand before the endpoints, each for what it found itself. */
 @Component

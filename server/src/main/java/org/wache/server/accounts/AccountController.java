@@ -18,8 +18,8 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.wache.server.log.Logbook;
 import org.wache.server.prints.QrCode;
-import org.wache.server.problems.Missing;
-import org.wache.server.problems.Refused;
+import org.wache.server.web.Missing;
+import org.wache.server.web.Refused;
 
 /** One's own account: password, second factor, and where one is signed in. */
 @RestController

@@ -6,7 +6,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 import org.wache.server.access.Right;
-import org.wache.server.problems.Refused;
+import org.wache.server.web.Refused;
 
 /** Accounts and groups. */
 @Repository

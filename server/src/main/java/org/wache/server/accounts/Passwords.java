@@ -6,7 +6,7 @@ import java.util.Base64;
 import org.apache.commons.codec.digest.DigestUtils;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
-import org.wache.server.problems.Refused;
+import org.wache.server.web.Refused;
 
 /** What is secret of an account: passwords, and the tokens of one-time links. Only hashes of either are kept. */
 @Component

@@ -8,8 +8,8 @@ import java.util.Set;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.wache.server.log.Logbook;
-import org.wache.server.problems.Missing;
-import org.wache.server.problems.Refused;
+import org.wache.server.web.Missing;
+import org.wache.server.web.Refused;
 import tools.jackson.databind.json.JsonMapper;
 
 /** How people come into a group, what they are in it, and how they get a new password. */

@@ -17,7 +17,7 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
-import org.wache.server.problems.Missing;
+import org.wache.server.web.Missing;
 import org.wache.server.web.OneLine;
 
 /** The people of a group: what each is in it, and invitations. */

@@ -13,8 +13,8 @@ import org.springframework.security.web.access.AccessDeniedHandler;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.HandlerExceptionResolver;
 import org.wache.server.access.Doorkeeper;
-import org.wache.server.problems.Forbidden;
-import org.wache.server.problems.Missing;
+import org.wache.server.web.Forbidden;
+import org.wache.server.web.Missing;
 
 /** What the security chain answers to those whom it does not let through, in the words of every other refusal. */
 @Component

@@ -27,8 +27,8 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
-import org.wache.server.problems.Refused;
 import org.wache.server.web.OneLine;
+import org.wache.server.web.Refused;
 
 /** Signing in and out, and the very first account. */
 @RestController

@@ -4,7 +4,7 @@ import com.ibm.icu.text.SpoofChecker;
 import com.ibm.icu.text.SpoofChecker.RestrictionLevel;
 import java.text.Normalizer;
 import java.util.Locale;
-import org.wache.server.problems.Refused;
+import org.wache.server.web.Refused;
 import rocks.xmpp.precis.PrecisProfiles;
 
 /**

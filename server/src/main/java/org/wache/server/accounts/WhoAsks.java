@@ -2,7 +2,7 @@ package org.wache.server.accounts;
 
 import java.security.Principal;
 import org.springframework.stereotype.Component;
-import org.wache.server.problems.Missing;
+import org.wache.server.web.Missing;
 
 /** The account behind a request. */
 @Component

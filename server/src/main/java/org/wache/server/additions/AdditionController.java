@@ -20,7 +20,7 @@ import org.wache.rulebook.AdditionCheck;
 import org.wache.rulebook.EditionDifference;
 import org.wache.rulebook.RulebookProblem;
 import org.wache.server.accounts.WhoAsks;
-import org.wache.server.problems.Refused;
+import org.wache.server.web.Refused;
 
 /** For those who look after the installation: editions and private services added to the rulebooks. */
 @RestController

@@ -14,9 +14,9 @@ import org.wache.server.accounts.AccountStore;
 import org.wache.server.lists.ListEffect;
 import org.wache.server.lists.ListEffects;
 import org.wache.server.log.Logbook;
-import org.wache.server.problems.Missing;
-import org.wache.server.problems.Refused;
 import org.wache.server.rulebooks.Rulebooks;
+import org.wache.server.web.Missing;
+import org.wache.server.web.Refused;
 
 /** Adds editions and private services to the rulebooks: checked, tried on lists, put in force, taken back. */
 @Service

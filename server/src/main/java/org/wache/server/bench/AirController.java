@@ -30,9 +30,9 @@ import org.wache.bench.image.RadioImage;
 import org.wache.bench.simulated.Fault;
 import org.wache.bench.wire.Identity;
 import org.wache.server.accounts.WhoAsks;
-import org.wache.server.problems.Missing;
-import org.wache.server.problems.Refused;
 import org.wache.server.radios.Fleet;
+import org.wache.server.web.Missing;
+import org.wache.server.web.Refused;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 

@@ -23,9 +23,9 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.wache.server.accounts.AccountStore;
 import org.wache.server.accounts.WhoAsks;
-import org.wache.server.problems.Missing;
 import org.wache.server.releases.Hands;
 import org.wache.server.releases.Releases;
+import org.wache.server.web.Missing;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 

@@ -9,11 +9,11 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.wache.release.Handed;
 import org.wache.server.log.Logbook;
-import org.wache.server.problems.Missing;
-import org.wache.server.problems.Refused;
 import org.wache.server.radios.Fleet;
 import org.wache.server.releases.Hands;
 import org.wache.server.releases.Releases;
+import org.wache.server.web.Missing;
+import org.wache.server.web.Refused;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Plans and starts runs: which entries of a list go into which radios, and which stay out and why. */

@@ -11,9 +11,9 @@ import org.wache.channel.Channel;
 import org.wache.channel.ChannelList;
 import org.wache.radio.Radio;
 import org.wache.release.Handed;
-import org.wache.server.problems.Refused;
 import org.wache.server.radios.Fleet;
 import org.wache.server.releases.Hands;
+import org.wache.server.web.Refused;
 
 /** What goes into each radio of a run: the part of the release for whoever has the radio, and what becomes of its entries there. */
 final class UnitPlans {

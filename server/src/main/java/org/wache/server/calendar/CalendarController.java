@@ -11,10 +11,10 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RestController;
 import org.wache.server.accounts.WhoAsks;
 import org.wache.server.papers.CarriedLicence;
-import org.wache.server.problems.Missing;
 import org.wache.server.releases.WaiverDates;
 import org.wache.server.roster.Party;
 import org.wache.server.roster.RosterService;
+import org.wache.server.web.Missing;
 
 /** The days on which licences and waivers of a group end, as a calendar that programs for calendars subscribe to. */
 @RestController

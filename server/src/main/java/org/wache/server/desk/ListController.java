@@ -55,12 +55,12 @@ import org.wache.server.lists.ListService;
 import org.wache.server.lists.ListStore;
 import org.wache.server.lists.Source;
 import org.wache.server.lists.Views;
-import org.wache.server.problems.Missing;
-import org.wache.server.problems.Refused;
-import org.wache.server.problems.Unjudgeable;
 import org.wache.server.sheets.ListWorkbook;
+import org.wache.server.web.Missing;
 import org.wache.server.web.OneLine;
 import org.wache.server.web.OneLineText;
+import org.wache.server.web.Refused;
+import org.wache.server.web.Unjudgeable;
 
 /** Lists under audit. */
 @RestController

@@ -15,7 +15,7 @@ import org.springframework.web.bind.annotation.RestController;
 import org.wache.server.accounts.Account;
 import org.wache.server.accounts.WhoAsks;
 import org.wache.server.lists.ListStore;
-import org.wache.server.problems.Missing;
+import org.wache.server.web.Missing;
 
 /** Who is on a list just now: a page says so every few seconds, and hears who else is, through the database. */
 @RestController

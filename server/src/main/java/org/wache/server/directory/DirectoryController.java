@@ -25,15 +25,15 @@ import org.springframework.web.bind.annotation.RestController;
 import org.wache.channel.Channel;
 import org.wache.channel.Difference;
 import org.wache.channel.Field;
-import org.wache.server.accounts.WhoAsks;
-import org.wache.server.lists.ListTaking;
-import org.wache.server.papers.PlaceArea;
-import org.wache.server.problems.Missing;
-import org.wache.server.problems.Refused;
 import org.wache.rulebook.ChannelService;
 import org.wache.rulebook.Edition;
 import org.wache.rulebook.FixedChannel;
 import org.wache.rulebook.Service;
+import org.wache.server.accounts.WhoAsks;
+import org.wache.server.lists.ListTaking;
+import org.wache.server.papers.PlaceArea;
+import org.wache.server.web.Missing;
+import org.wache.server.web.Refused;
 import org.wache.signal.Frequency;
 
 /** Repeaters near the place where a list is used; and what the directory says otherwise since an entry was taken from it. */

@@ -37,8 +37,8 @@ import org.wache.server.lists.Meant;
 import org.wache.server.lists.Source;
 import org.wache.server.lists.Views;
 import org.wache.server.matrix.MatrixController;
-import org.wache.server.problems.Missing;
 import org.wache.server.radios.Fleet;
+import org.wache.server.web.Missing;
 
 /** How a list fits the radios: its entries against the models as they are set, and against what each is certified for. */
 @RestController

@@ -9,8 +9,8 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RestController;
 import org.wache.server.accounts.AccountStore;
 import org.wache.server.accounts.WhoAsks;
-import org.wache.server.problems.Missing;
 import org.wache.server.rulebooks.Rulebooks;
+import org.wache.server.web.Missing;
 
 /** Whether something of a group is otherwise than it was: asked every few seconds by every page that is open. */
 @RestController

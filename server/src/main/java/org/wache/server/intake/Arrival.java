@@ -10,9 +10,9 @@ import org.wache.exchange.FileProblem;
 import org.wache.exchange.JsonLists;
 import org.wache.exchange.ListHeader;
 import org.wache.exchange.ListLimits;
-import org.wache.server.problems.Refused;
 import org.wache.server.sheets.Sheet;
 import org.wache.server.sheets.Workbook;
+import org.wache.server.web.Refused;
 import org.wache.table.TextTable;
 
 /**

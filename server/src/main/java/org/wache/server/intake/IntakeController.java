@@ -27,15 +27,15 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.wache.channel.Field;
 import org.wache.server.accounts.WhoAsks;
-import org.wache.server.problems.Refused;
 import org.wache.server.sheets.Sheet;
+import org.wache.server.web.OneLine;
+import org.wache.server.web.Refused;
 import org.wache.table.Column;
 import org.wache.table.Mapping;
 import org.wache.table.Table;
 import org.wache.table.TableReading;
 import org.wache.words.Said;
 import org.wache.words.WrittenPower;
-import org.wache.server.web.OneLine;
 
 /** Files and pasted text on their way to becoming a list. */
 @RestController

@@ -1,15 +1,15 @@
 package org.wache.server.intake;
 
+import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
-import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import org.wache.server.problems.Refused;
+import org.wache.server.web.Refused;
 import org.wache.signal.Watts;
 import org.wache.table.Column;
 import org.wache.table.Mapping;

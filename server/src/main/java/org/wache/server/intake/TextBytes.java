@@ -5,7 +5,7 @@ import java.nio.charset.CharacterCodingException;
 import java.nio.charset.Charset;
 import java.nio.charset.CodingErrorAction;
 import java.nio.charset.StandardCharsets;
-import org.wache.server.problems.Refused;
+import org.wache.server.web.Refused;
 
 /** Bytes that should be text: UTF-8, or UTF-16 with its mark; another encoding only when somebody says so. */
 final class TextBytes {

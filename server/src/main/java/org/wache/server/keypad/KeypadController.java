@@ -31,11 +31,11 @@ import org.wache.rulebook.RulebookReader;
 import org.wache.rulebook.ToneTable;
 import org.wache.server.accounts.WhoAsks;
 import org.wache.server.lists.ListTaking;
-import org.wache.server.problems.Missing;
-import org.wache.server.problems.Refused;
 import org.wache.server.radios.Fleet;
 import org.wache.server.releases.Releases;
 import org.wache.server.rulebooks.Rulebooks;
+import org.wache.server.web.Missing;
+import org.wache.server.web.Refused;
 import org.wache.signal.Frequency;
 import org.wache.signal.Tone;
 

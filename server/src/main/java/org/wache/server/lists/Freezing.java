@@ -17,9 +17,9 @@ import org.wache.audit.Audit;
 import org.wache.audit.Auditor;
 import org.wache.audit.register.Register;
 import org.wache.radio.Radio;
-import org.wache.server.problems.Missing;
-import org.wache.server.problems.Refused;
 import org.wache.server.radios.Fleet;
+import org.wache.server.web.Missing;
+import org.wache.server.web.Refused;
 
 /** A list as it would go out: with its variants, held against the law and the plan, and against each radio that it is for. */
 @Component

@@ -17,7 +17,7 @@ import org.wache.licence.Holder;
 import org.wache.rulebook.Edition;
 import org.wache.rulebook.Rulebook;
 import org.wache.server.rulebooks.Rulebooks;
-import org.wache.server.problems.Unjudgeable;
+import org.wache.server.web.Unjudgeable;
 
 /** Works out what a change of the rules or of the group's plan does to a group's lists, before it is made. */
 @Component

@@ -22,11 +22,11 @@ import org.wache.exchange.ListLimits;
 import org.wache.rulebook.Edition;
 import org.wache.server.accounts.AccountStore;
 import org.wache.server.papers.PapersJson;
-import org.wache.server.problems.Missing;
-import org.wache.server.problems.Refused;
 import org.wache.server.radios.Fleet;
 import org.wache.server.rulebooks.Rulebooks;
+import org.wache.server.web.Missing;
 import org.wache.server.web.OneLineText;
+import org.wache.server.web.Refused;
 
 /** Changes of lists: each is one transaction, and none overwrites what somebody else did meanwhile. */
 @Service

@@ -9,12 +9,12 @@ import org.springframework.stereotype.Component;
 import org.wache.audit.Audit;
 import org.wache.audit.Finding;
 import org.wache.channel.Channel;
-import org.wache.rulebook.Edition;
 import org.wache.channel.ChannelList;
 import org.wache.channel.Field;
 import org.wache.radio.Radio;
+import org.wache.rulebook.Edition;
 import org.wache.server.papers.PlaceArea;
-import org.wache.server.problems.Missing;
+import org.wache.server.web.Missing;
 
 /** How other parts of the server make lists and add to them. */
 @Component

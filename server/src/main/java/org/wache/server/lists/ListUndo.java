@@ -14,8 +14,8 @@ import java.util.function.UnaryOperator;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.wache.channel.Channel;
-import org.wache.server.problems.Missing;
-import org.wache.server.problems.Refused;
+import org.wache.server.web.Missing;
+import org.wache.server.web.Refused;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 

@@ -7,7 +7,7 @@ import org.springframework.stereotype.Component;
 import org.wache.channel.Channel;
 import org.wache.channel.Field;
 import org.wache.server.database.Hold;
-import org.wache.server.problems.Refused;
+import org.wache.server.web.Refused;
 
 /** How much a group may keep, so that no group takes the room of the others. */
 @Component

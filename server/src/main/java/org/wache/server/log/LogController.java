@@ -1,5 +1,6 @@
 package org.wache.server.log;
 
+import de.siegmar.fastcsv.writer.CsvWriter;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.io.StringWriter;
 import java.nio.charset.StandardCharsets;
@@ -16,10 +17,8 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import org.wache.server.problems.Refused;
-import de.siegmar.fastcsv.writer.CsvWriter;
-
 import org.wache.exchange.Formula;
+import org.wache.server.web.Refused;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 

@@ -23,8 +23,8 @@ import org.wache.server.lists.ListStore;
 import org.wache.server.lists.RosterHolder;
 import org.wache.server.lists.Source;
 import org.wache.server.lists.Views;
-import org.wache.server.problems.Missing;
-import org.wache.server.problems.Refused;
+import org.wache.server.web.Missing;
+import org.wache.server.web.Refused;
 
 /** Who may key what: the entries of a list against everyone of the roster. */
 @RestController

@@ -11,7 +11,7 @@ import org.wache.audit.register.Register;
 import org.wache.exchange.ContextFile;
 import org.wache.exchange.FileProblem;
 import org.wache.rulebook.Edition;
-import org.wache.server.problems.Refused;
+import org.wache.server.web.Refused;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;

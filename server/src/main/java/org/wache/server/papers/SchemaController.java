@@ -10,7 +10,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RestController;
 import org.wache.exchange.JsonLists;
-import org.wache.server.problems.Missing;
+import org.wache.server.web.Missing;
 
 /** The JSON Schemas of the file formats. */
 @RestController

@@ -4,8 +4,8 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.security.Principal;
-import java.util.List;
 import java.util.Arrays;
+import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -16,6 +16,9 @@ import org.wache.rulebook.PlanUse;
 import org.wache.server.accounts.WhoAsks;
 import org.wache.server.lists.ListEffect;
 import org.wache.server.lists.ListEffects;
+import org.wache.server.rulebooks.OverlayRow;
+import org.wache.server.rulebooks.OverlayService;
+import org.wache.server.rulebooks.OverlayStore;
 
 /** A group's own band plan: seen, tried on the group's lists, put in force, and brought back. */
 @RestController

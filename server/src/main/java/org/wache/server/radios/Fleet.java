@@ -7,15 +7,15 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
+import org.wache.exchange.FileProblem;
 import org.wache.exchange.RadioReader;
 import org.wache.radio.LockMode;
 import org.wache.radio.Radio;
 import org.wache.radio.RadioModel;
 import org.wache.server.accounts.AccountStore;
-import org.wache.server.problems.Missing;
-import org.wache.server.problems.Refused;
+import org.wache.server.web.Missing;
+import org.wache.server.web.Refused;
 import org.wache.signal.Tone;
-import org.wache.exchange.FileProblem;
 
 /** The radios of a group as the audit and the bench need them. */
 @Component

@@ -5,8 +5,8 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import org.wache.server.problems.Missing;
-import org.wache.server.problems.Refused;
+import org.wache.server.web.Missing;
+import org.wache.server.web.Refused;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Hands radios out and takes them back: nobody gets a radio that talks where they may not. */

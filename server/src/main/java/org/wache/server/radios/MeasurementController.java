@@ -19,8 +19,8 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.wache.measure.Measurement;
 import org.wache.server.accounts.WhoAsks;
-import org.wache.server.problems.Missing;
 import org.wache.server.rulebooks.Rulebooks;
+import org.wache.server.web.Missing;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 

@@ -11,7 +11,7 @@ import org.wache.measure.Tolerance;
 import org.wache.radio.RadioModel;
 import org.wache.rulebook.Edition;
 import org.wache.rulebook.Service;
-import org.wache.server.problems.Refused;
+import org.wache.server.web.Refused;
 import org.wache.signal.Frequency;
 
 /**

@@ -21,14 +21,14 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import org.wache.exchange.FileProblem;
 import org.wache.radio.LockMode;
 import org.wache.radio.RadioModel;
 import org.wache.reference.RadioFacts;
 import org.wache.rulebook.Edition;
 import org.wache.server.accounts.WhoAsks;
-import org.wache.server.problems.Missing;
 import org.wache.server.rulebooks.Editions;
-import org.wache.exchange.FileProblem;
+import org.wache.server.web.Missing;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Models of radio, the radios of a group, and who has them. */

@@ -10,9 +10,9 @@ import org.wache.radio.Guard;
 import org.wache.radio.LockMode;
 import org.wache.radio.RadioModel;
 import org.wache.server.accounts.AccountStore;
-import org.wache.server.problems.Missing;
-import org.wache.server.problems.Refused;
+import org.wache.server.web.Missing;
 import org.wache.server.web.OneLineText;
+import org.wache.server.web.Refused;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Models and radios: each change is one transaction, recorded, and never made over somebody else's. */

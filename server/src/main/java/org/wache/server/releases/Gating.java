@@ -13,7 +13,6 @@ import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import org.wache.server.database.Newest;
 import org.wache.exchange.FileProblem;
 import org.wache.exchange.ReleaseContent;
 import org.wache.exchange.ReleaseFile;
@@ -21,12 +20,13 @@ import org.wache.exchange.ReleaseWriter;
 import org.wache.release.Gate;
 import org.wache.release.Matter;
 import org.wache.server.accounts.Account;
+import org.wache.server.database.Newest;
 import org.wache.server.lists.Freezing;
 import org.wache.server.log.Logbook;
-import org.wache.server.problems.Forbidden;
-import org.wache.server.problems.Missing;
-import org.wache.server.problems.Refused;
 import org.wache.server.rulebooks.Rulebooks;
+import org.wache.server.web.Forbidden;
+import org.wache.server.web.Missing;
+import org.wache.server.web.Refused;
 
 /** What a list needs before it goes out, waivers, the word of a second person, and the release itself. */
 @Service

@@ -14,9 +14,9 @@ import org.wache.exchange.ContextFile;
 import org.wache.exchange.ReleaseFile;
 import org.wache.radio.Radio;
 import org.wache.release.Handed;
-import org.wache.server.problems.Missing;
-import org.wache.server.problems.Refused;
 import org.wache.server.rulebooks.Rulebooks;
+import org.wache.server.web.Missing;
+import org.wache.server.web.Refused;
 
 /** A release in one radio and in one hand: what each of its entries is there, under the licences of today. */
 @Component

@@ -25,12 +25,12 @@ import org.wache.channel.Channel;
 import org.wache.channel.Field;
 import org.wache.exchange.ContextFile;
 import org.wache.exchange.ReleaseFile;
-import org.wache.server.papers.PapersJson;
-import org.wache.server.radios.Fleet;
 import org.wache.licence.Holder;
 import org.wache.server.papers.CarriedLicence;
-import org.wache.server.problems.Missing;
+import org.wache.server.papers.PapersJson;
+import org.wache.server.radios.Fleet;
 import org.wache.server.rulebooks.Rulebooks;
+import org.wache.server.web.Missing;
 import org.wache.signal.Tone;
 import tools.jackson.databind.json.JsonMapper;
 

@@ -16,7 +16,7 @@ import org.wache.channel.Field;
 import org.wache.exchange.ReleaseFile;
 import org.wache.release.Waiver;
 import org.wache.server.accounts.WhoAsks;
-import org.wache.server.problems.Missing;
+import org.wache.server.web.Missing;
 import org.wache.signal.Tone;
 
 /** The entries that go out, or went out, as a second person reads them: what is new, what was let stand, what stays out of which radio. */

@@ -34,14 +34,13 @@ import org.wache.rulebook.BandService;
 import org.wache.rulebook.EdgeTable;
 import org.wache.rulebook.Edition;
 import org.wache.server.accounts.WhoAsks;
-import org.wache.server.cards.CardLinks;
 import org.wache.server.lists.Titles;
 import org.wache.server.prints.ChannelCards;
 import org.wache.server.prints.KeypadSheet;
 import org.wache.server.prints.TableSheet;
-import org.wache.server.problems.Missing;
 import org.wache.server.rulebooks.EmissionKind;
 import org.wache.server.rulebooks.Rulebooks;
+import org.wache.server.web.Missing;
 import org.wache.signal.Frequency;
 import org.wache.signal.Tone;
 
@@ -157,7 +156,7 @@ class PaperController {
   ResponseEntity<byte[]> edges(@PathVariable long release) {
     ReleaseFile file = releases.file(release);
     Edition edition = rulebooks.with(file.rulebook(), file.additions()).on(file.day());
-    BandService amateur = edition.planned().orElseThrow(() -> new org.wache.server.problems.Refused("The rulebook has no service with bands: there are no edges to print."));
+    BandService amateur = edition.planned().orElseThrow(() -> new org.wache.server.web.Refused("The rulebook has no service with bands: there are no edges to print."));
     Set<String> bands = new TreeSet<>();
     file.parts().forEach(part -> part.list().channels().forEach(channel -> channel.receive().ifPresent(hears -> amateur.grants().stream()
         .filter(grant -> grant.span().contains(hears)).forEach(grant -> bands.add(grant.band())))));

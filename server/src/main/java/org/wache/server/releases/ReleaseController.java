@@ -34,8 +34,8 @@ import org.wache.server.accounts.Account;
 import org.wache.server.accounts.AccountStore;
 import org.wache.server.accounts.WhoAsks;
 import org.wache.server.lists.Titles;
-import org.wache.server.problems.Missing;
 import org.wache.server.radios.Fleet;
+import org.wache.server.web.Missing;
 
 /** The gate before a list goes out, releases, and what becomes of them. */
 @RestController

@@ -7,8 +7,8 @@ import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.wache.server.lists.ListTaking;
-import org.wache.server.problems.Unjudgeable;
 import org.wache.server.radios.Contents;
+import org.wache.server.web.Unjudgeable;
 
 /** How a group's releases stand: what speaks against them, which lists are on their way out, which radios are behind. */
 @Component

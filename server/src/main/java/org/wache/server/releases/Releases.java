@@ -11,8 +11,8 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.wache.exchange.ReleaseFile;
 import org.wache.server.lists.ListTaking;
-import org.wache.server.problems.Missing;
-import org.wache.server.problems.Refused;
+import org.wache.server.web.Missing;
+import org.wache.server.web.Refused;
 
 /** What other parts of the server ask of releases: only what was released goes into a radio. */
 @Component

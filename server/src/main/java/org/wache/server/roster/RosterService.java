@@ -13,10 +13,10 @@ import org.wache.rulebook.LicenceKind;
 import org.wache.server.accounts.AccountStore;
 import org.wache.server.papers.CarriedLicence;
 import org.wache.server.papers.PapersJson;
-import org.wache.server.problems.Missing;
-import org.wache.server.problems.Refused;
 import org.wache.server.rulebooks.Rulebooks;
+import org.wache.server.web.Missing;
 import org.wache.server.web.OneLineText;
+import org.wache.server.web.Refused;
 import tools.jackson.databind.json.JsonMapper;
 
 /** The roster of a group: each change is one transaction, recorded, and never made over somebody else's. */

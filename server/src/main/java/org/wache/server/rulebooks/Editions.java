@@ -12,8 +12,7 @@ import org.wache.rulebook.RulebookProblem;
 import org.wache.server.access.Right;
 import org.wache.server.access.Rights;
 import org.wache.server.accounts.WhoAsks;
-import org.wache.server.plans.OverlayStore;
-import org.wache.server.problems.Refused;
+import org.wache.server.web.Refused;
 import tools.jackson.databind.json.JsonMapper;
 
 /** The rulebook as somebody asks for it: on a day, with the overlay of one of their groups. */

@@ -15,7 +15,7 @@ import org.springframework.web.bind.annotation.RestController;
 import org.wache.rulebook.RulebookReader;
 import org.wache.server.accounts.WhoAsks;
 import org.wache.server.log.Logbook;
-import org.wache.server.problems.Refused;
+import org.wache.server.web.Refused;
 
 /** The rulebook of a group: whose licences its roster knows, and what new lists are held against. */
 @RestController

@@ -10,7 +10,7 @@ import org.wache.rulebook.ChannelService;
 import org.wache.rulebook.Edition;
 import org.wache.rulebook.FixedChannel;
 import org.wache.rulebook.Service;
-import org.wache.server.problems.Refused;
+import org.wache.server.web.Refused;
 import org.wache.signal.Frequency;
 
 /** What people look up: a frequency in megahertz, or what a channel is called, such as {@code GMRS 18}. */

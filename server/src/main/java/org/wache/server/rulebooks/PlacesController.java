@@ -23,7 +23,7 @@ import org.wache.rulebook.Closure;
 import org.wache.rulebook.Edition;
 import org.wache.rulebook.Geography;
 import org.wache.rulebook.LocalLimit;
-import org.wache.server.problems.Refused;
+import org.wache.server.web.Refused;
 
 /** What the rulebook says of places: for a map, and for a place that somebody asks about. */
 @RestController

@@ -24,7 +24,7 @@ import org.wache.rulebook.Edition;
 import org.wache.rulebook.EditionDifference;
 import org.wache.rulebook.Rulebook;
 import org.wache.rulebook.ToneTable;
-import org.wache.server.problems.Refused;
+import org.wache.server.web.Refused;
 import org.wache.signal.Frequency;
 import org.wache.signal.Tone;
 

@@ -24,8 +24,8 @@ import org.wache.rulebook.FixedChannel;
 import org.wache.rulebook.Grant;
 import org.wache.rulebook.PlanRow;
 import org.wache.rulebook.Service;
+import org.wache.server.web.Refused;
 import org.wache.signal.Content;
-import org.wache.server.problems.Refused;
 
 /** What the band ruler draws: the bands, what a holder may do in them, and what the plan keeps them for. */
 @RestController

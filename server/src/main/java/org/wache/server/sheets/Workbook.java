@@ -23,7 +23,7 @@ import org.apache.poi.xssf.eventusermodel.XSSFReader;
 import org.apache.poi.xssf.eventusermodel.XSSFSheetXMLHandler;
 import org.apache.poi.xssf.usermodel.XSSFComment;
 import org.apache.poi.xssf.usermodel.XSSFRelation;
-import org.wache.server.problems.Refused;
+import org.wache.server.web.Refused;
 import org.wache.table.Table;
 import org.xml.sax.InputSource;
 import org.xml.sax.SAXException;

@@ -19,9 +19,9 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.wache.rulebook.StationData;
 import org.wache.server.accounts.WhoAsks;
-import org.wache.server.problems.Refused;
 import org.wache.server.rulebooks.Rulebooks;
 import org.wache.server.site.StationSheets;
+import org.wache.server.web.Refused;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Base and mobile stations of a group, and their figures. */

@@ -6,9 +6,9 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.Locale;
 import java.util.Optional;
-import org.wache.server.problems.Refused;
-import org.wache.station.Station;
 import org.wache.server.web.OneLine;
+import org.wache.server.web.Refused;
+import org.wache.station.Station;
 
 /**
  * A station as its form gives it; figures in watts, metres, decibels, amperes, shares of 1.

@@ -1,8 +1,8 @@
 package org.wache.server.tones;
 
+import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
-import io.swagger.v3.oas.annotations.media.Schema;
 import java.security.Principal;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -19,8 +19,8 @@ import org.wache.audit.Words;
 import org.wache.rulebook.RulebookReader;
 import org.wache.rulebook.ToneTable;
 import org.wache.server.accounts.WhoAsks;
-import org.wache.server.problems.Refused;
 import org.wache.server.rulebooks.Rulebooks;
+import org.wache.server.web.Refused;
 import org.wache.signal.Tone;
 import org.wache.words.WrittenTone;
 

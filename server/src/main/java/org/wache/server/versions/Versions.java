@@ -13,8 +13,8 @@ import org.wache.compare.ListDifference;
 import org.wache.server.lists.Context;
 import org.wache.server.lists.ListService;
 import org.wache.server.lists.ListStore;
-import org.wache.server.problems.Missing;
-import org.wache.server.problems.Refused;
+import org.wache.server.web.Missing;
+import org.wache.server.web.Refused;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 

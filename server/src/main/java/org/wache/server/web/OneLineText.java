@@ -1,6 +1,5 @@
 package org.wache.server.web;
 
-import org.wache.server.problems.Refused;
 import rocks.xmpp.precis.PrecisProfiles;
 import tools.jackson.core.JsonParser;
 import tools.jackson.databind.DeserializationContext;

@@ -1,4 +1,4 @@
-package org.wache.server.plans;
+package org.wache.server.rulebooks;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.constraints.NotBlank;
@@ -18,7 +18,7 @@ import java.util.Optional;
  * @param note further words
  * @param warning what to ask of everyone who talks there
  */
-record OverlayRow(@NotBlank String mhz, @NotEmpty List<@NotBlank String> uses,
+public record OverlayRow(@NotBlank String mhz, @NotEmpty List<@NotBlank String> uses,
     @Schema(nullable = true) Optional<String> calling, @NotNull List<@NotBlank String> offsetsMhz,
     @NotNull List<@NotBlank String> rasters, @Schema(nullable = true) Optional<String> note,
     @Schema(nullable = true) Optional<String> warning) {}

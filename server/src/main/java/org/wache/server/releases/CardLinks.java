@@ -1,4 +1,4 @@
-package org.wache.server.cards;
+package org.wache.server.releases;
 
 import java.security.SecureRandom;
 import java.util.Base64;

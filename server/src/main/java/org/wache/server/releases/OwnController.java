@@ -1,4 +1,4 @@
-package org.wache.server.cards;
+package org.wache.server.releases;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.security.Principal;
@@ -15,7 +15,6 @@ import org.wache.audit.register.Register;
 import org.wache.reference.MayKey;
 import org.wache.rulebook.Edition;
 import org.wache.server.accounts.WhoAsks;
-import org.wache.server.releases.HolderCards;
 import org.wache.server.rulebooks.Looked;
 import org.wache.server.rulebooks.Rulebooks;
 import org.wache.signal.Frequency;

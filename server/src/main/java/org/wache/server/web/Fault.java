@@ -1,4 +1,4 @@
-package org.wache.server.problems;
+package org.wache.server.web;
 
 import java.security.SecureRandom;
 import java.sql.SQLException;

@@ -1,4 +1,4 @@
-package org.wache.server.problems;
+package org.wache.server.web;
 
 /** A request that cannot be carried out; the message says what is wrong and what helps. */
 public final class Refused extends RuntimeException {

@@ -1,4 +1,4 @@
-package org.wache.server.plans;
+package org.wache.server.rulebooks;
 
 import java.time.OffsetDateTime;
 import java.util.List;
@@ -20,10 +20,10 @@ public class OverlayStore {
   }
 
   /** A version without its rows. */
-  record Version(int version, int rows, String note, String by, OffsetDateTime at) {}
+  public record Version(int version, int rows, String note, String by, OffsetDateTime at) {}
 
   /** The version in force and its rows; nothing for a group that is not the account's. */
-  record Current(int version, String rows) {}
+  public record Current(int version, String rows) {}
 
   Optional<Current> current(long account, long club) {
     return jdbc.sql("""

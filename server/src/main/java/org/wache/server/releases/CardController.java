@@ -1,4 +1,4 @@
-package org.wache.server.cards;
+package org.wache.server.releases;
 
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
@@ -13,11 +13,10 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.wache.server.accounts.WhoAsks;
-import org.wache.server.problems.Missing;
-import org.wache.server.problems.Refused;
-import org.wache.server.releases.HolderCards;
 import org.wache.server.roster.Party;
 import org.wache.server.roster.RosterService;
+import org.wache.server.web.Missing;
+import org.wache.server.web.Refused;
 
 /** A holder's card: by the address that is printed on it, or for a member who is signed in. */
 @RestController

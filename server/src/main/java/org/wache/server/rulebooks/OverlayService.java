@@ -1,4 +1,4 @@
-package org.wache.server.plans;
+package org.wache.server.rulebooks;
 
 import java.util.List;
 import java.util.Optional;
@@ -6,8 +6,8 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.wache.rulebook.OverlayReader;
 import org.wache.rulebook.RulebookProblem;
-import org.wache.server.problems.Missing;
-import org.wache.server.problems.Refused;
+import org.wache.server.web.Missing;
+import org.wache.server.web.Refused;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
@@ -26,16 +26,16 @@ public class OverlayService {
     this.store = store;
   }
 
-  OverlayStore.Current current(long account, long club) {
+  public OverlayStore.Current current(long account, long club) {
     return store.current(account, club).orElseThrow(() -> new Missing("The group"));
   }
 
-  List<OverlayStore.Version> versions(long account, long club) {
+  public List<OverlayStore.Version> versions(long account, long club) {
     current(account, club);
     return store.versions(club);
   }
 
-  String version(long account, long club, int version) {
+  public String version(long account, long club, int version) {
     current(account, club);
     return store.rowsOf(club, version).orElseThrow(() -> new Missing("The version"));
   }
@@ -48,7 +48,7 @@ public class OverlayService {
 
   /** Puts rows in force as the next version. */
   @Transactional
-  int save(long account, long club, int before, List<OverlayRow> rows, String note) {
+  public int save(long account, long club, int before, List<OverlayRow> rows, String note) {
     current(account, club);
     int now = store.locked(club);
     if (now != before) {
@@ -64,7 +64,7 @@ public class OverlayService {
    *
    * @throws Refused when one cannot be understood
    */
-  static String json(List<OverlayRow> rows) {
+  public static String json(List<OverlayRow> rows) {
     if (rows.size() > MOST_ROWS) {
       throw new Refused("An overlay holds up to " + MOST_ROWS + " rows.");
     }
@@ -90,7 +90,7 @@ public class OverlayService {
   }
 
   /** Stored rows for the API. */
-  static List<OverlayRow> rows(String json) {
+  public static List<OverlayRow> rows(String json) {
     return java.util.stream.StreamSupport.stream(JSON.readTree(json).spliterator(), false)
         .map(OverlayService::row).toList();
   }

@@ -1,4 +1,4 @@
-package org.wache.server.problems;
+package org.wache.server.web;
 
 /** Something that others of the group may do, and this account may not; the message says who may. */
 public final class Forbidden extends RuntimeException {

@@ -1,4 +1,4 @@
-package org.wache.server.problems;
+package org.wache.server.web;
 
 /** What was asked for does not exist, or not for this account: the two are not told apart. */
 public final class Missing extends RuntimeException {

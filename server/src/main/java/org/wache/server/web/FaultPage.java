@@ -1,4 +1,4 @@
-package org.wache.server.problems;
+package org.wache.server.web;
 
 import io.swagger.v3.oas.annotations.Hidden;
 import jakarta.servlet.RequestDispatcher;

@@ -1,4 +1,4 @@
-package org.wache.server.problems;
+package org.wache.server.web;
 
 /** A list that cannot be judged, because what it is held against cannot be read; the message says what and where to mend it. */
 public final class Unjudgeable extends RuntimeException {

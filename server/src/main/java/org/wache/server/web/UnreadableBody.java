@@ -1,4 +1,4 @@
-package org.wache.server.problems;
+package org.wache.server.web;
 
 import java.util.Optional;
 import java.util.stream.Collectors;

@@ -1,4 +1,4 @@
-package org.wache.server.problems;
+package org.wache.server.web;
 
 import java.sql.SQLException;
 import java.util.Set;
@@ -13,8 +13,8 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.web.bind.MethodArgumentNotValidException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
-import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 import org.wache.exchange.FileProblem;
 import org.wache.rulebook.RulebookProblem;
