@@ -3,7 +3,6 @@ package org.wache.server.home;
 import java.security.Principal;
 import java.time.Clock;
 import java.time.LocalDate;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RestController;
@@ -16,14 +15,14 @@ import org.wache.server.web.Missing;
 @RestController
 class PulseController {
 
-  private final JdbcClient jdbc;
+  private final PulseStore marksOf;
   private final AccountStore accounts;
   private final WhoAsks who;
   private final Rulebooks rulebooks;
   private final Clock clock;
 
-  PulseController(JdbcClient jdbc, AccountStore accounts, WhoAsks who, Rulebooks rulebooks, Clock clock) {
-    this.jdbc = jdbc;
+  PulseController(PulseStore marksOf, AccountStore accounts, WhoAsks who, Rulebooks rulebooks, Clock clock) {
+    this.marksOf = marksOf;
     this.accounts = accounts;
     this.who = who;
     this.rulebooks = rulebooks;
@@ -38,25 +37,12 @@ class PulseController {
    */
   record Pulse(String mark, String rules) {}
 
-  private record Marks(String mark, String rules) {}
-
   @GetMapping("/api/groups/{group}/pulse")
   Pulse pulse(Principal principal, @PathVariable long group) {
     if (!accounts.isMember(who.account(principal).id(), group)) {
       throw new Missing("The group");
     }
-    Marks marks = jdbc.sql("""
-            select md5(concat_ws(' ', club.roster_version, club.overlay_version, club.radios_version)) as rules,
-              md5(concat_ws(' ', club.roster_version, club.overlay_version, club.radios_version,
-                (select string_agg(id || ':' || version, ',' order by id) from channel_list where club_id = club.id),
-                (select count(*) || ':' || count(ended_at) from waiver where list_id in (select id from channel_list where club_id = club.id)),
-                (select count(*) || ':' || count(ended_at) from sign_off where list_id in (select id from channel_list where club_id = club.id)),
-                (select count(*) || ':' || count(recalled_at) from release where club_id = club.id),
-                (select count(*) || ':' || count(*) filter (where verified) from unit_load join radio_unit on radio_unit.id = unit_load.unit_id where club_id = club.id),
-                (select string_agg(state || count, ',' order by state) from (select bench_job.state, count(*) from bench_job join radio_unit on radio_unit.id = bench_job.unit_id
-                  where club_id = club.id group by bench_job.state) as jobs))) as mark
-            from club where club.id = :club
-            """).param("club", group).query(Marks.class).single();
+    PulseStore.Marks marks = marksOf.marks(group);
     String everyday = " " + rulebooks.version() + " " + LocalDate.now(clock);
     return new Pulse(marks.mark() + everyday, marks.rules() + everyday);
   }

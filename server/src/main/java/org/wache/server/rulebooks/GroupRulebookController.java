@@ -4,7 +4,6 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import java.security.Principal;
 import org.springframework.http.HttpStatus;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -22,13 +21,11 @@ import org.wache.server.web.Refused;
 class GroupRulebookController {
 
   private final Rulebooks rulebooks;
-  private final JdbcClient jdbc;
   private final Logbook log;
   private final WhoAsks who;
 
-  GroupRulebookController(Rulebooks rulebooks, JdbcClient jdbc, Logbook log, WhoAsks who) {
+  GroupRulebookController(Rulebooks rulebooks, Logbook log, WhoAsks who) {
     this.rulebooks = rulebooks;
-    this.jdbc = jdbc;
     this.log = log;
     this.who = who;
   }
@@ -49,7 +46,7 @@ class GroupRulebookController {
       throw new Refused("There is no rulebook “" + given.id() + "”; there is " + String.join(", ", RulebookReader.ids()) + ".");
     }
     String before = rulebooks.idOfGroup(group);
-    jdbc.sql("update club set rulebook = :id, roster_version = roster_version + 1 where id = :club").param("id", given.id()).param("club", group).update();
+    rulebooks.choose(group, given.id());
     log.add(who.account(principal).id(), group, Logbook.Deed.of(Logbook.Kind.RULEBOOK, null, "Rulebook", "from " + before + " to " + given.id()));
   }
 }

@@ -44,6 +44,11 @@ public class Rulebooks {
     return jdbc.sql("select rulebook from club where id = :club").param("club", club).query(String.class).optional().orElseGet(Rulebooks::usual);
   }
 
+  /** A group takes another rulebook; its licences, and so its roster, are told by it from now on. */
+  void choose(long club, String id) {
+    jdbc.sql("update club set rulebook = :id, roster_version = roster_version + 1 where id = :club").param("id", id).param("club", club).update();
+  }
+
   /** Counts every addition put in force or taken back: what was worked out under another number may be out of date. */
   public int version() {
     return jdbc.sql("select count(*) + count(taken_at) from rulebook_addition").query(Integer.class).single();

@@ -1,0 +1,5 @@
+/**
+ * A file on its way to becoming a list:
+ * what each column and row is taken for, before anything is kept.
+ */
+package org.wache.server.intake;

@@ -1,0 +1,5 @@
+/**
+ * Entries as they are typed into a radio,
+ * and the trainer that follows each press.
+ */
+package org.wache.server.keypad;
