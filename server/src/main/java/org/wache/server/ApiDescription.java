@@ -7,12 +7,18 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import org.springdoc.core.customizers.OpenApiCustomizer;
+import org.springdoc.core.utils.SpringDocUtils;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.wache.server.accounts.Account;
 
 /** The description of the API from which the web application's types are made. */
 @Configuration
 class ApiDescription {
+
+  static {
+    SpringDocUtils.getConfig().addRequestWrapperToIgnore(Account.class); // who asks is in the session, not in the request
+  }
 
   /** Records always write all of their components, so every property is there; what may be null says so. */
   @Bean

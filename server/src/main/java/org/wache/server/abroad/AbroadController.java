@@ -1,7 +1,6 @@
 package org.wache.server.abroad;
 
 import io.swagger.v3.oas.annotations.media.Schema;
-import java.security.Principal;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -18,7 +17,7 @@ import org.wache.rulebook.Edition;
 import org.wache.rulebook.LicenceKind;
 import org.wache.rulebook.Rulebook;
 import org.wache.rulebook.RulebookProblem;
-import org.wache.server.accounts.WhoAsks;
+import org.wache.server.accounts.Account;
 import org.wache.server.lists.Audited;
 import org.wache.server.lists.Audits;
 import org.wache.server.lists.DeskWriter;
@@ -36,13 +35,11 @@ class AbroadController {
   private final ListService service;
   private final Audits audits;
   private final Rulebooks rulebooks;
-  private final WhoAsks who;
 
-  AbroadController(ListService service, Audits audits, Rulebooks rulebooks, WhoAsks who) {
+  AbroadController(ListService service, Audits audits, Rulebooks rulebooks) {
     this.service = service;
     this.audits = audits;
     this.rulebooks = rulebooks;
-    this.who = who;
   }
 
   /** How a list fares in another country. home is its own rulebook; classes are those that may be chosen there. */
@@ -57,9 +54,9 @@ class AbroadController {
       String reason, String source, int more) {}
 
   @GetMapping("/api/lists/{list}/abroad")
-  AbroadView abroad(Principal principal, @PathVariable long list, @RequestParam String rulebook, @RequestParam Optional<String> as,
+  AbroadView abroad(Account asking, @PathVariable long list, @RequestParam String rulebook, @RequestParam Optional<String> as,
       @RequestParam Optional<LocalDate> on) {
-    Source source = service.seen(who.account(principal).id(), list).source();
+    Source source = service.seen(asking.id(), list).source();
     LocalDate day = on.orElseGet(audits::today);
     Rulebook there = there(rulebook);
     Edition edition = there.on(day);

@@ -4,7 +4,6 @@ import jakarta.servlet.http.HttpSession;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
-import java.security.Principal;
 import java.time.Instant;
 import java.util.List;
 import org.springframework.http.HttpStatus;
@@ -28,14 +27,12 @@ class AccountController {
   private final People people;
   private final SecondFactor secondFactor;
   private final Sessions sessions;
-  private final WhoAsks who;
   private final Logbook log;
 
-  AccountController(People people, SecondFactor secondFactor, Sessions sessions, WhoAsks who, Logbook log) {
+  AccountController(People people, SecondFactor secondFactor, Sessions sessions, Logbook log) {
     this.people = people;
     this.secondFactor = secondFactor;
     this.sessions = sessions;
-    this.who = who;
     this.log = log;
   }
 
@@ -61,61 +58,56 @@ class AccountController {
   record PaperCodes(List<String> codes) {}
 
   @GetMapping("/api/account")
-  OwnAccount own(Principal principal, HttpSession session) {
-    Account account = who.account(principal);
-    return new OwnAccount(account.login(), account.name(), secondFactor.isOn(account.id()), secondFactor.paperCodes(account.id()),
-        sessions.of(account.login(), session.getId()).stream()
+  OwnAccount own(Account asking, HttpSession session) {
+    return new OwnAccount(asking.login(), asking.name(), secondFactor.isOn(asking.id()), secondFactor.paperCodes(asking.id()),
+        sessions.of(asking.login(), session.getId()).stream()
             .map(each -> new OwnSession(each.key(), each.current(), each.since(), each.lastSeen(), each.browser(), each.address())).toList());
   }
 
   @PutMapping("/api/account/password")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void password(Principal principal, HttpSession session, @Valid @RequestBody PasswordChange change) {
-    Account account = who.account(principal);
-    people.proved(account, change.current());
-    people.changePassword(account, session.getId(), change.next());
+  void password(Account asking, HttpSession session, @Valid @RequestBody PasswordChange change) {
+    people.proved(asking, change.current());
+    people.changePassword(asking, session.getId(), change.next());
   }
 
   /** Begins with a second factor; it is in force once a first code is given. */
   @PostMapping("/api/account/second-factor")
-  NewSecret begin(Principal principal, @Valid @RequestBody Proof proof) {
-    Account account = who.account(principal);
-    people.proved(account, proof.password());
-    if (secondFactor.isOn(account.id())) {
+  NewSecret begin(Account asking, @Valid @RequestBody Proof proof) {
+    people.proved(asking, proof.password());
+    if (secondFactor.isOn(asking.id())) {
       throw new Refused("Your account has a second factor already. Take it off first.");
     }
-    String secret = secondFactor.begin(account.id());
-    String address = SecondFactor.address(account.login(), secret);
+    String secret = secondFactor.begin(asking.id());
+    String address = SecondFactor.address(asking.login(), secret);
     return new NewSecret(secret, address, QrCode.of(address));
   }
 
   @PutMapping("/api/account/second-factor")
-  PaperCodes confirm(Principal principal, @Valid @RequestBody FirstCode given) {
-    Account account = who.account(principal);
-    List<String> codes = secondFactor.confirm(account.id(), given.code())
+  PaperCodes confirm(Account asking, @Valid @RequestBody FirstCode given) {
+    List<String> codes = secondFactor.confirm(asking.id(), given.code())
         .orElseThrow(() -> new Refused("This is not the code of now. Wait for the next one, and look whether the clock of the telephone is right."));
-    log.add(account.id(), null, Logbook.Deed.of(Logbook.Kind.ACCOUNT, account.id(), account.name(), "second factor put in force"));
+    log.add(asking.id(), null, Logbook.Deed.of(Logbook.Kind.ACCOUNT, asking.id(), asking.name(), "second factor put in force"));
     return new PaperCodes(codes);
   }
 
   @PostMapping("/api/account/second-factor/off")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void off(Principal principal, @Valid @RequestBody Proof proof) {
-    Account account = who.account(principal);
-    people.proved(account, proof.password());
-    people.takeSecondFactorOff(account.id(), account.id());
+  void off(Account asking, @Valid @RequestBody Proof proof) {
+    people.proved(asking, proof.password());
+    people.takeSecondFactorOff(asking.id(), asking.id());
   }
 
   @DeleteMapping("/api/account/sessions")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void endOthers(Principal principal, HttpSession session) {
-    sessions.endOthers(who.account(principal).login(), session.getId());
+  void endOthers(Account asking, HttpSession session) {
+    sessions.endOthers(asking.login(), session.getId());
   }
 
   @DeleteMapping("/api/account/sessions/{session}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void end(Principal principal, @PathVariable("session") String key) {
-    if (!sessions.end(who.account(principal).login(), key)) {
+  void end(Account asking, @PathVariable("session") String key) {
+    if (!sessions.end(asking.login(), key)) {
       throw new Missing("The session");
     }
   }

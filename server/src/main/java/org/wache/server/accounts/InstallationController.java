@@ -3,7 +3,6 @@ package org.wache.server.accounts;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
-import java.security.Principal;
 import java.util.List;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -22,12 +21,10 @@ class InstallationController {
 
   private final People people;
   private final PeopleStore store;
-  private final WhoAsks who;
 
-  InstallationController(People people, PeopleStore store, WhoAsks who) {
+  InstallationController(People people, PeopleStore store) {
     this.people = people;
     this.store = store;
-    this.who = who;
   }
 
   /** The groups and accounts of the installation. */
@@ -46,25 +43,25 @@ class InstallationController {
 
   @PostMapping("/api/installation/groups")
   @ResponseStatus(HttpStatus.CREATED)
-  PeopleController.OneTimeLink addGroup(Principal principal, @Valid @RequestBody NewGroup given) {
-    return new PeopleController.OneTimeLink(people.addGroup(who.account(principal).id(), given.name(), given.coordinator()));
+  PeopleController.OneTimeLink addGroup(Account asking, @Valid @RequestBody NewGroup given) {
+    return new PeopleController.OneTimeLink(people.addGroup(asking.id(), given.name(), given.coordinator()));
   }
 
   @PostMapping("/api/installation/accounts/{account}/password-link")
   @ResponseStatus(HttpStatus.CREATED)
-  PeopleController.OneTimeLink passwordLink(Principal principal, @PathVariable long account) {
-    return new PeopleController.OneTimeLink(people.passwordLink(who.account(principal).id(), account));
+  PeopleController.OneTimeLink passwordLink(Account asking, @PathVariable long account) {
+    return new PeopleController.OneTimeLink(people.passwordLink(asking.id(), account));
   }
 
   @DeleteMapping("/api/installation/accounts/{account}/second-factor")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void secondFactorOff(Principal principal, @PathVariable long account) {
-    people.takeSecondFactorOff(who.account(principal).id(), account);
+  void secondFactorOff(Account asking, @PathVariable long account) {
+    people.takeSecondFactorOff(asking.id(), account);
   }
 
   @PutMapping("/api/installation/accounts/{account}/closed")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void closed(Principal principal, @PathVariable long account, @Valid @RequestBody Closed given) {
-    people.setClosed(who.account(principal).id(), account, given.closed());
+  void closed(Account asking, @PathVariable long account, @Valid @RequestBody Closed given) {
+    people.setClosed(asking.id(), account, given.closed());
   }
 }

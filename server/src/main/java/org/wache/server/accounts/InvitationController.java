@@ -4,7 +4,6 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
-import java.security.Principal;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -17,11 +16,9 @@ import org.wache.server.web.OneLine;
 class InvitationController {
 
   private final People people;
-  private final WhoAsks who;
 
-  InvitationController(People people, WhoAsks who) {
+  InvitationController(People people) {
     this.people = people;
-    this.who = who;
   }
 
   /** What a link holds. */
@@ -51,8 +48,8 @@ class InvitationController {
 
   @PostMapping("/api/invitation/membership")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void membership(Principal principal, @Valid @RequestBody Token given) {
-    people.join(who.account(principal).id(), given.token());
+  void membership(Account asking, @Valid @RequestBody Token given) {
+    people.join(asking.id(), given.token());
   }
 
   @PostMapping("/api/password")

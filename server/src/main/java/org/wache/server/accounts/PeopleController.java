@@ -4,7 +4,6 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
-import java.security.Principal;
 import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.util.List;
@@ -26,13 +25,11 @@ class PeopleController {
 
   private final People people;
   private final PeopleStore store;
-  private final WhoAsks who;
   private final Clock clock;
 
-  PeopleController(People people, PeopleStore store, WhoAsks who, Clock clock) {
+  PeopleController(People people, PeopleStore store, Clock clock) {
     this.people = people;
     this.store = store;
-    this.who = who;
     this.clock = clock;
   }
 
@@ -64,25 +61,25 @@ class PeopleController {
 
   @PostMapping("/api/groups/{group}/invitations")
   @ResponseStatus(HttpStatus.CREATED)
-  OneTimeLink invite(Principal principal, @PathVariable long group, @Valid @RequestBody Invite invite) {
-    return new OneTimeLink(people.invite(who.account(principal).id(), group, invite.role(), invite.party(), invite.name()));
+  OneTimeLink invite(Account asking, @PathVariable long group, @Valid @RequestBody Invite invite) {
+    return new OneTimeLink(people.invite(asking.id(), group, invite.role(), invite.party(), invite.name()));
   }
 
   @DeleteMapping("/api/invitations/{invitation}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void withdraw(Principal principal, @PathVariable long invitation) {
-    people.withdraw(who.account(principal).id(), store.clubOf(invitation).orElseThrow(() -> new Missing("The invitation")), invitation);
+  void withdraw(Account asking, @PathVariable long invitation) {
+    people.withdraw(asking.id(), store.clubOf(invitation).orElseThrow(() -> new Missing("The invitation")), invitation);
   }
 
   @PutMapping("/api/groups/{group}/people/{account}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void change(Principal principal, @PathVariable long group, @PathVariable long account, @Valid @RequestBody Part part) {
-    people.change(who.account(principal).id(), group, account, part.role(), part.party());
+  void change(Account asking, @PathVariable long group, @PathVariable long account, @Valid @RequestBody Part part) {
+    people.change(asking.id(), group, account, part.role(), part.party());
   }
 
   @DeleteMapping("/api/groups/{group}/people/{account}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void remove(Principal principal, @PathVariable long group, @PathVariable long account) {
-    people.remove(who.account(principal).id(), group, account);
+  void remove(Account asking, @PathVariable long group, @PathVariable long account) {
+    people.remove(asking.id(), group, account);
   }
 }

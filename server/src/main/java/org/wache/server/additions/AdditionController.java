@@ -5,7 +5,6 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
-import java.security.Principal;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.util.List;
@@ -19,7 +18,7 @@ import org.springframework.web.bind.annotation.RestController;
 import org.wache.rulebook.AdditionCheck;
 import org.wache.rulebook.EditionDifference;
 import org.wache.rulebook.RulebookProblem;
-import org.wache.server.accounts.WhoAsks;
+import org.wache.server.accounts.Account;
 import org.wache.server.web.Refused;
 
 /** For those who look after the installation: editions and private services added to the rulebooks. */
@@ -28,12 +27,10 @@ class AdditionController {
 
   private final AdditionStore store;
   private final Additions additions;
-  private final WhoAsks who;
 
-  AdditionController(AdditionStore store, Additions additions, WhoAsks who) {
+  AdditionController(AdditionStore store, Additions additions) {
     this.store = store;
     this.additions = additions;
-    this.who = who;
   }
 
   /** Something that was added; without takenAt it is in force. */
@@ -60,11 +57,11 @@ class AdditionController {
 
   /** Checks a text and tries it on the lists of the groups that one is in; nothing is saved. */
   @PostMapping("/api/installation/rulebook-additions/trial")
-  CheckedAddition trial(Principal principal, @Valid @RequestBody AdditionText given) {
+  CheckedAddition trial(Account asking, @Valid @RequestBody AdditionText given) {
     try {
       AdditionCheck check = additions.check(given.text()).check();
       return new CheckedAddition(null, 0, check.rulebook(), check.kind(), check.id(), check.title(), check.from().orElse(null), check.notices(), check.changed().gone(),
-          check.changed().come(), additions.trial(who.account(principal).id(), given.text()));
+          check.changed().come(), additions.trial(asking.id(), given.text()));
     } catch (RulebookProblem e) {
       return new CheckedAddition(e.getMessage(), e.line(), null, null, null, null, null, List.of(), List.of(), List.of(), List.of());
     }
@@ -72,9 +69,9 @@ class AdditionController {
 
   @PostMapping("/api/installation/rulebook-additions")
   @ResponseStatus(HttpStatus.CREATED)
-  AdditionMade put(Principal principal, @Valid @RequestBody AdditionPut given) {
+  AdditionMade put(Account asking, @Valid @RequestBody AdditionPut given) {
     try {
-      return new AdditionMade(additions.put(who.account(principal).id(), given.text(), given.note()));
+      return new AdditionMade(additions.put(asking.id(), given.text(), given.note()));
     } catch (RulebookProblem e) {
       throw new Refused(e.getMessage());
     }
@@ -82,13 +79,13 @@ class AdditionController {
 
   /** What taking one back would do to the lists of the groups that one is in. */
   @GetMapping("/api/installation/rulebook-additions/{addition}/without")
-  List<Additions.GroupEffects> without(Principal principal, @PathVariable long addition) {
-    return additions.withoutTrial(who.account(principal).id(), addition);
+  List<Additions.GroupEffects> without(Account asking, @PathVariable long addition) {
+    return additions.withoutTrial(asking.id(), addition);
   }
 
   @PostMapping("/api/installation/rulebook-additions/{addition}/taken-back")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void takeBack(Principal principal, @PathVariable long addition, @Valid @RequestBody AdditionTaken given) {
-    additions.takeBack(who.account(principal).id(), addition, given.note());
+  void takeBack(Account asking, @PathVariable long addition, @Valid @RequestBody AdditionTaken given) {
+    additions.takeBack(asking.id(), addition, given.note());
   }
 }

@@ -5,7 +5,6 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
-import java.security.Principal;
 import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.Optional;
@@ -29,7 +28,7 @@ import org.wache.bench.drive.RepeaterCheck;
 import org.wache.bench.image.RadioImage;
 import org.wache.bench.simulated.Fault;
 import org.wache.bench.wire.Identity;
-import org.wache.server.accounts.WhoAsks;
+import org.wache.server.accounts.Account;
 import org.wache.server.radios.Fleet;
 import org.wache.server.web.Missing;
 import org.wache.server.web.Refused;
@@ -46,14 +45,12 @@ class AirController {
   private final BenchStore store;
   private final Fleet fleet;
   private final SimulatedRadios radios;
-  private final WhoAsks who;
   private final int answerMs;
 
-  AirController(BenchStore store, Fleet fleet, SimulatedRadios radios, WhoAsks who, @Value("${wache.bench.answer-ms}") int answerMs) {
+  AirController(BenchStore store, Fleet fleet, SimulatedRadios radios, @Value("${wache.bench.answer-ms}") int answerMs) {
     this.store = store;
     this.fleet = fleet;
     this.radios = radios;
-    this.who = who;
     this.answerMs = answerMs;
   }
 
@@ -79,8 +76,8 @@ class AirController {
   record FaultChange(@NotNull @Size(max = 20) String fault, int after) {}
 
   @GetMapping("/api/units/{unit}/bench")
-  BenchHistory history(Principal principal, @PathVariable long unit) {
-    fleet.unit(who.account(principal).id(), unit);
+  BenchHistory history(Account asking, @PathVariable long unit) {
+    fleet.unit(asking.id(), unit);
     return new BenchHistory(store.saved(unit).stream().map(each -> new SavedImage(each.id(), each.at(), each.lock(), each.sha256(),
         RadioImage.of(each.image()).entries().size())).toList(), store.checks(unit).stream().map(AirController::check).toList(),
         radios.fault(unit).map(Fault::text).orElse(null));
@@ -94,8 +91,8 @@ class AirController {
 
   /** A saved image as a list file. */
   @GetMapping(value = "/api/images/{image}/list.csv", produces = "text/csv")
-  ResponseEntity<byte[]> image(Principal principal, @PathVariable long image) {
-    BenchStore.Saved saved = store.saved(who.account(principal).id(), image).orElseThrow(() -> new Missing("The saved image"));
+  ResponseEntity<byte[]> image(Account asking, @PathVariable long image) {
+    BenchStore.Saved saved = store.saved(asking.id(), image).orElseThrow(() -> new Missing("The saved image"));
     Fleet.Unit unit = fleet.unitOf(store.unitOfImage(image));
     byte[] csv = SavedLists.csv(RadioImage.of(saved.image()), unit.radio().model()).getBytes(java.nio.charset.StandardCharsets.UTF_8);
     return ResponseEntity.ok().header("Content-Disposition", "attachment; filename=\"saved-" + image + ".csv\"")
@@ -104,8 +101,8 @@ class AirController {
 
   /** Two radios: each hears the other with the tone, and stays silent without. */
   @PostMapping("/api/units/{unit}/pair-check")
-  AirCheck pair(Principal principal, @PathVariable long unit, @Valid @RequestBody PairStart start) {
-    long account = who.account(principal).id();
+  AirCheck pair(Account asking, @PathVariable long unit, @Valid @RequestBody PairStart start) {
+    long account = asking.id();
     Fleet.Unit one = free(account, unit);
     Fleet.Unit other = free(account, start.other());
     if (one.id() == other.id() || one.club() != other.club()) {
@@ -132,8 +129,8 @@ class AirController {
 
   /** Every repeater of the radio: identify, let go, listen for the tail. */
   @PostMapping("/api/units/{unit}/repeater-check")
-  AirCheck repeater(Principal principal, @PathVariable long unit, @Valid @RequestBody CheckStart start) {
-    long account = who.account(principal).id();
+  AirCheck repeater(Account asking, @PathVariable long unit, @Valid @RequestBody CheckStart start) {
+    long account = asking.id();
     Fleet.Unit one = free(account, unit);
     try (RadioLink link = new RadioLink(radios.freshAddress(one), answerMs)) {
       List<RepeaterCheck.Answered> answered = new RepeaterCheck(link, start.callSign()).of(image(link));
@@ -149,8 +146,8 @@ class AirController {
 
   /** Whether a radio whose transmitter is to be off keys nowhere. */
   @PostMapping("/api/units/{unit}/inhibit-check")
-  AirCheck inhibit(Principal principal, @PathVariable long unit, @Valid @RequestBody CheckStart start) {
-    long account = who.account(principal).id();
+  AirCheck inhibit(Account asking, @PathVariable long unit, @Valid @RequestBody CheckStart start) {
+    long account = asking.id();
     Fleet.Unit one = free(account, unit);
     try (RadioLink link = new RadioLink(radios.freshAddress(one), answerMs)) {
       List<KeyTrial> trials = new KeyCheck(link, one.radio(), start.callSign()).of(image(link), (done, total) -> { });
@@ -187,8 +184,8 @@ class AirController {
   /** Makes something go wrong with a simulated radio. */
   @PutMapping("/api/units/{unit}/fault")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void fault(Principal principal, @PathVariable long unit, @Valid @RequestBody FaultChange change) {
-    long account = who.account(principal).id();
+  void fault(Account asking, @PathVariable long unit, @Valid @RequestBody FaultChange change) {
+    long account = asking.id();
     Fleet.Unit found = fleet.unit(account, unit);
     Optional<Fault> fault = Fault.of(change.fault());
     if (fault.isEmpty() && !change.fault().equals("none") || change.after() < 0 || change.after() > MOST_FRAMES) {

@@ -6,7 +6,6 @@ import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
-import java.security.Principal;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.List;
@@ -21,8 +20,8 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import org.wache.server.accounts.Account;
 import org.wache.server.accounts.AccountStore;
-import org.wache.server.accounts.WhoAsks;
 import org.wache.server.releases.Hands;
 import org.wache.server.releases.Releases;
 import org.wache.server.web.Missing;
@@ -41,15 +40,13 @@ class BenchController {
   private final SimulatedRadios radios;
   private final AccountStore accounts;
   private final Releases releases;
-  private final WhoAsks who;
 
-  BenchController(BenchService service, Releases releases, BenchStore store, SimulatedRadios radios, AccountStore accounts, WhoAsks who) {
+  BenchController(BenchService service, Releases releases, BenchStore store, SimulatedRadios radios, AccountStore accounts) {
     this.service = service;
     this.releases = releases;
     this.store = store;
     this.radios = radios;
     this.accounts = accounts;
-    this.who = who;
   }
 
   /** What a run would do with a release of a list. */
@@ -113,8 +110,8 @@ class BenchController {
 
   /** What may go into radios: lists of which a release is in use, and the variants in it. */
   @GetMapping("/api/groups/{group}/bench-lists")
-  List<Releases.Released> lists(Principal principal, @PathVariable long group) {
-    long account = who.account(principal).id();
+  List<Releases.Released> lists(Account asking, @PathVariable long group) {
+    long account = asking.id();
     if (!accounts.isMember(account, group)) {
       throw new Missing("The group");
     }
@@ -122,8 +119,8 @@ class BenchController {
   }
 
   @PostMapping("/api/lists/{list}/bench-plan")
-  BenchPlan plan(Principal principal, @PathVariable long list, @Valid @RequestBody PlanFor wanted) {
-    BenchService.RunPlan plan = service.plan(who.account(principal).id(), list, wanted.units().stream().map(UnitOrder::order).toList());
+  BenchPlan plan(Account asking, @PathVariable long list, @Valid @RequestBody PlanFor wanted) {
+    BenchService.RunPlan plan = service.plan(asking.id(), list, wanted.units().stream().map(UnitOrder::order).toList());
     Releases.InUse release = plan.chosen().release();
     return new BenchPlan(list, plan.chosen().name(), release.id(), release.number(), plan.units().stream().map(each -> planned(each, release.name())).toList());
   }
@@ -142,14 +139,14 @@ class BenchController {
 
   @PostMapping("/api/lists/{list}/runs")
   @ResponseStatus(HttpStatus.CREATED)
-  Started start(Principal principal, @PathVariable long list, @Valid @RequestBody RunStart start) {
-    return new Started(service.start(who.account(principal).id(), list, start.release(), start.units().stream().map(UnitOrder::order).toList(),
+  Started start(Account asking, @PathVariable long list, @Valid @RequestBody RunStart start) {
+    return new Started(service.start(asking.id(), list, start.release(), start.units().stream().map(UnitOrder::order).toList(),
         start.callSign().strip()));
   }
 
   @GetMapping("/api/groups/{group}/runs")
-  List<BenchRun> runs(Principal principal, @PathVariable long group) {
-    long account = who.account(principal).id();
+  List<BenchRun> runs(Account asking, @PathVariable long group) {
+    long account = asking.id();
     if (!accounts.isMember(account, group)) {
       throw new Missing("The group");
     }
@@ -160,8 +157,8 @@ class BenchController {
   }
 
   @GetMapping("/api/runs/{run}")
-  BenchRun run(Principal principal, @PathVariable long run) {
-    BenchStore.Run found = store.run(who.account(principal).id(), run).orElseThrow(() -> new Missing("The run"));
+  BenchRun run(Account asking, @PathVariable long run) {
+    BenchStore.Run found = store.run(asking.id(), run).orElseThrow(() -> new Missing("The run"));
     return view(found, store.jobs(List.of(run)));
   }
 
@@ -177,8 +174,8 @@ class BenchController {
   }
 
   @GetMapping("/api/jobs/{job}")
-  JobReport job(Principal principal, @PathVariable long job) {
-    BenchStore.Job found = store.job(who.account(principal).id(), job).orElseThrow(() -> new Missing("The work on this radio"));
+  JobReport job(Account asking, @PathVariable long job) {
+    BenchStore.Job found = store.job(asking.id(), job).orElseThrow(() -> new Missing("The work on this radio"));
     JsonNode outcome = found.outcome() == null ? JSON.createObjectNode() : JSON.readTree(found.outcome());
     List<StaysOut> out = new ArrayList<>();
     JSON.readTree(found.leftOut()).forEach(each -> out.add(JSON.treeToValue(each, StaysOut.class)));
@@ -191,12 +188,12 @@ class BenchController {
 
   @PostMapping("/api/jobs/{job}/again")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void again(Principal principal, @PathVariable long job) {
-    service.again(who.account(principal).id(), job);
+  void again(Account asking, @PathVariable long job) {
+    service.again(asking.id(), job);
   }
 
   @PostMapping("/api/runs/{run}/stop")
-  TakenOut stop(Principal principal, @PathVariable long run) {
-    return new TakenOut(service.stop(who.account(principal).id(), run));
+  TakenOut stop(Account asking, @PathVariable long run) {
+    return new TakenOut(service.stop(asking.id(), run));
   }
 }

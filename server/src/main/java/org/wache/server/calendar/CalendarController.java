@@ -1,6 +1,5 @@
 package org.wache.server.calendar;
 
-import java.security.Principal;
 import java.util.ArrayList;
 import java.util.List;
 import org.springframework.http.MediaType;
@@ -9,7 +8,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RestController;
-import org.wache.server.accounts.WhoAsks;
+import org.wache.server.accounts.Account;
 import org.wache.server.papers.CarriedLicence;
 import org.wache.server.releases.WaiverDates;
 import org.wache.server.roster.Party;
@@ -23,21 +22,19 @@ class CalendarController {
   private final CalendarLinks links;
   private final RosterService roster;
   private final WaiverDates waivers;
-  private final WhoAsks who;
 
-  CalendarController(CalendarLinks links, RosterService roster, WaiverDates waivers, WhoAsks who) {
+  CalendarController(CalendarLinks links, RosterService roster, WaiverDates waivers) {
     this.links = links;
     this.roster = roster;
     this.waivers = waivers;
-    this.who = who;
   }
 
   /** The address of a calendar; told once, the one before ends. */
   record CalendarAddress(String path) {}
 
   @PostMapping("/api/groups/{group}/calendar")
-  CalendarAddress address(Principal principal, @PathVariable long group) {
-    return new CalendarAddress("/api/calendar/" + links.make(who.account(principal).id(), group) + ".ics");
+  CalendarAddress address(Account asking, @PathVariable long group) {
+    return new CalendarAddress("/api/calendar/" + links.make(asking.id(), group) + ".ics");
   }
 
   /** The calendar. The address is the only key that programs for calendars can show, so it holds nothing but names and days. */

@@ -4,7 +4,6 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
-import java.security.Principal;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -20,7 +19,7 @@ import org.wache.audit.EntryAudit;
 import org.wache.audit.Finding;
 import org.wache.channel.Channel;
 import org.wache.channel.Field;
-import org.wache.server.accounts.WhoAsks;
+import org.wache.server.accounts.Account;
 import org.wache.server.lists.DeskWriter;
 import org.wache.server.lists.ListService;
 import org.wache.server.lists.Views;
@@ -35,11 +34,9 @@ class AddLineController {
   private static final int MOST_LINES = 500;
 
   private final ListService service;
-  private final WhoAsks who;
 
-  AddLineController(ListService service, WhoAsks who) {
+  AddLineController(ListService service) {
     this.service = service;
-    this.who = who;
   }
 
   /** Lines as people write them. */
@@ -66,8 +63,8 @@ class AddLineController {
 
   /** Reads lines; blank ones are passed over. Nothing is changed. */
   @PostMapping("/api/lists/{list}/understood")
-  List<UnderstoodLine> understood(Principal principal, @PathVariable long list, @Valid @RequestBody Lines lines) {
-    Audit audit = service.seen(who.account(principal).id(), list).audited().audit();
+  List<UnderstoodLine> understood(Account asking, @PathVariable long list, @Valid @RequestBody Lines lines) {
+    Audit audit = service.seen(asking.id(), list).audited().audit();
     AuditContext context = audit.auditor().context();
     List<UnderstoodLine> all = new ArrayList<>();
     for (String line : lines.lines()) {

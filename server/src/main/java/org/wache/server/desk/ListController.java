@@ -11,7 +11,6 @@ import jakarta.validation.constraints.Size;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
-import java.security.Principal;
 import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
@@ -44,7 +43,7 @@ import org.wache.exchange.JsonLists;
 import org.wache.exchange.ListFiles;
 import org.wache.exchange.ListLimits;
 import org.wache.licence.Holder;
-import org.wache.server.accounts.WhoAsks;
+import org.wache.server.accounts.Account;
 import org.wache.server.lists.Audited;
 import org.wache.server.lists.Audits;
 import org.wache.server.lists.Conflicting;
@@ -71,13 +70,11 @@ public class ListController {
   private final ListStore store;
   private final ListService service;
   private final Audits audits;
-  private final WhoAsks who;
 
-  ListController(ListStore store, ListService service, Audits audits, WhoAsks who) {
+  ListController(ListStore store, ListService service, Audits audits) {
     this.store = store;
     this.service = service;
     this.audits = audits;
-    this.who = who;
   }
 
   /** The key of a list that was made. */
@@ -95,15 +92,15 @@ public class ListController {
   record NewVariant(@OneLine @NotBlank @Size(max = 200) String name, @NotNull @Valid Views.CarrierChoice carriers) {}
 
   @GetMapping("/api/groups/{group}/lists")
-  List<Views.ListSummary> lists(Principal principal, @PathVariable long group) {
-    long account = who.account(principal).id();
+  List<Views.ListSummary> lists(Account asking, @PathVariable long group) {
+    long account = asking.id();
     return audits.summaries(service.sources(account, group));
   }
 
   /** Takes a list file, CSV or JSON, as the body of the request. */
   @PostMapping(path = "/api/groups/{group}/lists", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
   @ResponseStatus(HttpStatus.CREATED)
-  Made take(Principal principal, @PathVariable long group, @RequestParam String name, InputStream body)
+  Made take(Account asking, @PathVariable long group, @RequestParam String name, InputStream body)
       throws IOException {
     byte[] bytes = body.readNBytes(LARGEST_FILE + 1);
     if (bytes.length > LARGEST_FILE) {
@@ -111,14 +108,14 @@ public class ListController {
     }
     String plain = name.isBlank() ? "Untitled" : OneLineText.of(name.substring(0, Math.min(name.length(), 200)));
     ChannelList list = ListFiles.read(bytes, plain, ListLimits.KEPT);
-    long id = service.add(who.account(principal).id(), group, list, service.initial(group));
+    long id = service.add(asking.id(), group, list, service.initial(group));
     return new Made(id, list.name(), list.channels().size());
   }
 
   /** The list under audit, today or as of another day. */
   @GetMapping("/api/lists/{list}")
-  Views.Desk desk(Principal principal, @PathVariable long list, @RequestParam Optional<LocalDate> on) {
-    long account = who.account(principal).id();
+  Views.Desk desk(Account asking, @PathVariable long list, @RequestParam Optional<LocalDate> on) {
+    long account = asking.id();
     try {
       return desk(service.seen(account, list, on.orElse(audits.today())));
     } catch (Unjudgeable problem) {
@@ -158,9 +155,9 @@ public class ListController {
   }
 
   @GetMapping("/api/lists/{list}/entries/{entry}")
-  Views.Dossier dossier(Principal principal, @PathVariable long list, @PathVariable long entry,
+  Views.Dossier dossier(Account asking, @PathVariable long list, @PathVariable long entry,
       @RequestParam Optional<LocalDate> on) {
-    Audited audited = service.seen(who.account(principal).id(), list, on.orElse(audits.today())).audited();
+    Audited audited = service.seen(asking.id(), list, on.orElse(audits.today())).audited();
     int position = position(audited, entry);
     return DeskWriter.dossier(audited.audit(), position, audited.stored().get(position));
   }
@@ -175,9 +172,9 @@ public class ListController {
 
   /** What an entry would come to with these fields: asked at each keystroke, changes nothing. */
   @PostMapping("/api/lists/{list}/entries/{entry}/trial")
-  Views.Tried trial(Principal principal, @PathVariable long list, @PathVariable long entry,
+  Views.Tried trial(Account asking, @PathVariable long list, @PathVariable long entry,
       @Valid @RequestBody Views.Trial trial) {
-    Audited audited = service.seen(who.account(principal).id(), list).audited();
+    Audited audited = service.seen(asking.id(), list).audited();
     int position = position(audited, entry);
     ListStore.Stored now = audited.stored().get(position);
     Channel typed = now.channel().with(ListService.fields(trial.fields()));
@@ -194,8 +191,8 @@ public class ListController {
   @ApiResponse(responseCode = "200")
   @ApiResponse(responseCode = "409", description = "somebody else changed the same field; nothing was saved",
       content = @Content(mediaType = "application/json", schema = @Schema(implementation = Views.Conflict.class)))
-  Views.Changed change(Principal principal, @PathVariable long list, @Valid @RequestBody Views.Changes changes) {
-    long account = who.account(principal).id();
+  Views.Changed change(Account asking, @PathVariable long list, @Valid @RequestBody Views.Changes changes) {
+    long account = asking.id();
     ListService.Seen old = service.seen(account, list);
     ListService.Outcome outcome = service.change(account, list, changes);
     if (!outcome.conflicts().isEmpty()) {
@@ -244,21 +241,21 @@ public class ListController {
 
   @PutMapping("/api/lists/{list}/carriers")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void setCarriers(Principal principal, @PathVariable long list, @Valid @RequestBody Carriers carriers) {
-    service.setCarriers(who.account(principal).id(), list, carriers.before(), carriers.after());
+  void setCarriers(Account asking, @PathVariable long list, @Valid @RequestBody Carriers carriers) {
+    service.setCarriers(asking.id(), list, carriers.before(), carriers.after());
   }
 
   @PutMapping("/api/lists/{list}/settings")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void setSettings(Principal principal, @PathVariable long list, @Valid @RequestBody SettingsChange change) {
-    service.setSettings(who.account(principal).id(), list, change.before(), change.after());
+  void setSettings(Account asking, @PathVariable long list, @Valid @RequestBody SettingsChange change) {
+    service.setSettings(asking.id(), list, change.before(), change.after());
   }
 
   /** Makes a variant: forbidden entries only listen, and it follows every change of this list. */
   @PostMapping("/api/lists/{list}/variants")
   @ResponseStatus(HttpStatus.CREATED)
-  Made addVariant(Principal principal, @PathVariable long list, @Valid @RequestBody NewVariant variant) {
-    long account = who.account(principal).id();
+  Made addVariant(Account asking, @PathVariable long list, @Valid @RequestBody NewVariant variant) {
+    long account = asking.id();
     long id = service.addVariant(account, list, variant.name(), variant.carriers());
     return new Made(id, variant.name(), service.seen(account, id).audited().stored().size());
   }
@@ -275,8 +272,8 @@ public class ListController {
   /** Moves some who carry the list to a variant, in which what they may not key only listens. */
   @PostMapping("/api/lists/{list}/moved-carriers")
   @ResponseStatus(HttpStatus.CREATED)
-  Made move(Principal principal, @PathVariable long list, @Valid @RequestBody Moving moving) {
-    long account = who.account(principal).id();
+  Made move(Account asking, @PathVariable long list, @Valid @RequestBody Moving moving) {
+    long account = asking.id();
     long id = service.move(account, list, moving.names(), moving.variant(), moving.name());
     ListService.Seen made = service.seen(account, id);
     return new Made(id, made.head().name(), made.audited().stored().size());
@@ -285,42 +282,42 @@ public class ListController {
   /** Somebody has looked at what the edition in force changes in the list. */
   @PutMapping("/api/lists/{list}/edition-seen")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void seenEdition(Principal principal, @PathVariable long list) {
-    service.seenEdition(who.account(principal).id(), list);
+  void seenEdition(Account asking, @PathVariable long list) {
+    service.seenEdition(asking.id(), list);
   }
 
   @PutMapping("/api/lists/{list}/name")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void rename(Principal principal, @PathVariable long list, @Valid @RequestBody Name name) {
-    service.rename(who.account(principal).id(), list, name.name());
+  void rename(Account asking, @PathVariable long list, @Valid @RequestBody Name name) {
+    service.rename(asking.id(), list, name.name());
   }
 
   @GetMapping(path = "/api/lists/{list}/export.csv", produces = "text/csv")
-  ResponseEntity<byte[]> csv(Principal principal, @PathVariable long list) {
-    return file(principal, list, "csv", "text/csv;charset=UTF-8");
+  ResponseEntity<byte[]> csv(Account asking, @PathVariable long list) {
+    return file(asking, list, "csv", "text/csv;charset=UTF-8");
   }
 
   @GetMapping(path = "/api/lists/{list}/export.json", produces = "application/json")
-  ResponseEntity<byte[]> json(Principal principal, @PathVariable long list) {
-    return file(principal, list, "json", "application/json");
+  ResponseEntity<byte[]> json(Account asking, @PathVariable long list) {
+    return file(asking, list, "json", "application/json");
   }
 
   @GetMapping(path = "/api/lists/{list}/export.xlsx",
       produces = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet")
-  ResponseEntity<byte[]> workbook(Principal principal, @PathVariable long list) {
-    return file(principal, list, "xlsx", "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet");
+  ResponseEntity<byte[]> workbook(Account asking, @PathVariable long list) {
+    return file(asking, list, "xlsx", "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet");
   }
 
   /** The list on paper, with what the audit says of each entry. */
   @GetMapping(path = "/api/lists/{list}/export.pdf", produces = "application/pdf")
-  ResponseEntity<byte[]> paper(Principal principal, @PathVariable long list) {
-    ListService.Seen seen = service.seen(who.account(principal).id(), list);
+  ResponseEntity<byte[]> paper(Account asking, @PathVariable long list) {
+    ListService.Seen seen = service.seen(asking.id(), list);
     return download(seen.head().name() + ".pdf", "application/pdf",
         PrintedList.write(seen.head().name(), seen.audited().audit(), seen.head().version()));
   }
 
-  private ResponseEntity<byte[]> file(Principal principal, long list, String ending, String type) {
-    ListService.Seen seen = service.seen(who.account(principal).id(), list);
+  private ResponseEntity<byte[]> file(Account asking, long list, String ending, String type) {
+    ListService.Seen seen = service.seen(asking.id(), list);
     ChannelList as = seen.audited().audit().list();
     ChannelList channels = new ChannelList(seen.head().name(), as.extraColumns(), as.channels());
     byte[] bytes = switch (ending) {

@@ -2,7 +2,6 @@ package org.wache.server.desk;
 
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
-import java.security.Principal;
 import java.util.ArrayList;
 import java.util.List;
 import org.springframework.http.HttpStatus;
@@ -13,7 +12,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.wache.radio.LockMode;
-import org.wache.server.accounts.WhoAsks;
+import org.wache.server.accounts.Account;
 import org.wache.server.lists.ListService;
 import org.wache.server.lists.ListStore;
 import org.wache.server.lists.Meant;
@@ -27,13 +26,11 @@ class MeantController {
   private final ListService service;
   private final ListStore store;
   private final Fleet fleet;
-  private final WhoAsks who;
 
-  MeantController(ListService service, ListStore store, Fleet fleet, WhoAsks who) {
+  MeantController(ListService service, ListStore store, Fleet fleet) {
     this.service = service;
     this.store = store;
     this.fleet = fleet;
-    this.who = who;
   }
 
   /** What can be chosen, and what is chosen: meant is of the list that goes out, of which a variant is a part. */
@@ -46,8 +43,8 @@ class MeantController {
   record MeantChange(@NotNull @Valid Meant before, @NotNull @Valid Meant after) {}
 
   @GetMapping("/api/lists/{list}/radios")
-  MeantFor meant(Principal principal, @PathVariable long list) {
-    Source source = service.source(who.account(principal).id(), list);
+  MeantFor meant(Account asking, @PathVariable long list) {
+    Source source = service.source(asking.id(), list);
     long club = source.head().clubId();
     long of = source.entriesOf();
     Meant meant = store.meant(of);
@@ -60,7 +57,7 @@ class MeantController {
 
   @PutMapping("/api/lists/{list}/radios")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void choose(Principal principal, @PathVariable long list, @Valid @RequestBody MeantChange change) {
-    service.setMeant(who.account(principal).id(), list, change.before(), change.after());
+  void choose(Account asking, @PathVariable long list, @Valid @RequestBody MeantChange change) {
+    service.setMeant(asking.id(), list, change.before(), change.after());
   }
 }

@@ -4,7 +4,6 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
-import java.security.Principal;
 import java.util.List;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -12,7 +11,6 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 import org.wache.server.accounts.Account;
-import org.wache.server.accounts.WhoAsks;
 import org.wache.server.lists.ListStore;
 import org.wache.server.web.Missing;
 
@@ -22,12 +20,10 @@ class PresenceController {
 
   private final PresenceStore presence;
   private final ListStore store;
-  private final WhoAsks who;
 
-  PresenceController(PresenceStore presence, ListStore store, WhoAsks who) {
+  PresenceController(PresenceStore presence, ListStore store) {
     this.presence = presence;
     this.store = store;
-    this.who = who;
   }
 
   /** A page that shows a list: a key of its own, and the entry that is looked at. */
@@ -41,10 +37,9 @@ class PresenceController {
 
   @PutMapping("/api/lists/{list}/presence")
   @Transactional
-  public OthersHere here(Principal principal, @PathVariable long list, @Valid @RequestBody PageHere page) {
-    Account account = who.account(principal);
-    ListStore.Head head = store.head(account.id(), list).orElseThrow(() -> new Missing("The list"));
-    presence.say(list, account.id(), page.page(), page.entry());
-    return new OthersHere(head.version(), head.changedBy(), presence.others(list, head.parent(), account.id(), page.page()));
+  public OthersHere here(Account asking, @PathVariable long list, @Valid @RequestBody PageHere page) {
+    ListStore.Head head = store.head(asking.id(), list).orElseThrow(() -> new Missing("The list"));
+    presence.say(list, asking.id(), page.page(), page.entry());
+    return new OthersHere(head.version(), head.changedBy(), presence.others(list, head.parent(), asking.id(), page.page()));
   }
 }

@@ -4,7 +4,6 @@ import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import jakarta.validation.Valid;
-import java.security.Principal;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
@@ -15,7 +14,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
-import org.wache.server.accounts.WhoAsks;
+import org.wache.server.accounts.Account;
 import org.wache.server.lists.Conflicting;
 import org.wache.server.lists.ListService;
 import org.wache.server.lists.ListStore;
@@ -28,12 +27,10 @@ class UndoController {
 
   private final ListUndo undo;
   private final ListStore store;
-  private final WhoAsks who;
 
-  UndoController(ListUndo undo, ListStore store, WhoAsks who) {
+  UndoController(ListUndo undo, ListStore store) {
     this.undo = undo;
     this.store = store;
-    this.who = who;
   }
 
   /** What is undone next, and what is done again next. */
@@ -51,8 +48,8 @@ class UndoController {
   }
 
   @GetMapping("/api/lists/{list}/undo")
-  WaysBack ways(Principal principal, @PathVariable long list) {
-    ListUndo.Ways ways = undo.ways(who.account(principal).id(), list);
+  WaysBack ways(Account asking, @PathVariable long list) {
+    ListUndo.Ways ways = undo.ways(asking.id(), list);
     return new WaysBack(way(ways.undo()), way(ways.redo()));
   }
 
@@ -65,8 +62,8 @@ class UndoController {
   @ApiResponse(responseCode = "204", description = "it is undone")
   @ApiResponse(responseCode = "409", description = "somebody else changed the same field since; nothing was saved",
       content = @Content(mediaType = "application/json", schema = @Schema(implementation = Views.Conflict.class)))
-  void back(Principal principal, @PathVariable long list, @Valid @RequestBody UndoOrder order) {
-    long account = who.account(principal).id();
+  void back(Account asking, @PathVariable long list, @Valid @RequestBody UndoOrder order) {
+    long account = asking.id();
     ListService.Outcome outcome = undo.undo(account, list, order.again(), order.version());
     if (!outcome.conflicts().isEmpty()) {
       throw new Conflicting(new Views.Conflict("Somebody else changed the same field",

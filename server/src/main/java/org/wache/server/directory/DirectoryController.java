@@ -3,7 +3,6 @@ package org.wache.server.directory;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
-import java.security.Principal;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -29,7 +28,7 @@ import org.wache.rulebook.ChannelService;
 import org.wache.rulebook.Edition;
 import org.wache.rulebook.FixedChannel;
 import org.wache.rulebook.Service;
-import org.wache.server.accounts.WhoAsks;
+import org.wache.server.accounts.Account;
 import org.wache.server.lists.ListTaking;
 import org.wache.server.papers.PlaceArea;
 import org.wache.server.web.Missing;
@@ -46,14 +45,12 @@ class DirectoryController {
   private final DirectoryClient directory;
   private final OriginStore origins;
   private final ListTaking lists;
-  private final WhoAsks who;
   private final TransactionTemplate transaction;
 
-  DirectoryController(DirectoryClient directory, OriginStore origins, ListTaking lists, WhoAsks who, TransactionTemplate transaction) {
+  DirectoryController(DirectoryClient directory, OriginStore origins, ListTaking lists, TransactionTemplate transaction) {
     this.directory = directory;
     this.origins = origins;
     this.lists = lists;
-    this.who = who;
     this.transaction = transaction;
   }
 
@@ -80,8 +77,8 @@ class DirectoryController {
   record NewsSeen(@NotNull List<@NotNull Long> entries) {}
 
   @GetMapping("/api/lists/{list}/directory")
-  Found find(Principal principal, @PathVariable long list, @RequestParam Optional<String> band, @RequestParam Optional<Double> withinKm) {
-    long account = who.account(principal).id();
+  Found find(Account asking, @PathVariable long list, @RequestParam Optional<String> band, @RequestParam Optional<Double> withinKm) {
+    long account = asking.id();
     Optional<PlaceArea> place = lists.place(account, list).filter(area -> area.latitude().isPresent());
     List<Channel> channels = lists.channels(account, list);
     Edition edition = lists.edition(account, list);
@@ -161,8 +158,8 @@ class DirectoryController {
   /** Adds a repeater to the list. */
   @PostMapping("/api/lists/{list}/directory/{repeater}")
   @ResponseStatus(HttpStatus.CREATED)
-  AddedFromDirectory add(Principal principal, @PathVariable long list, @PathVariable String repeater) {
-    long account = who.account(principal).id();
+  AddedFromDirectory add(Account asking, @PathVariable long list, @PathVariable String repeater) {
+    long account = asking.id();
     lists.visible(account, list);
     DirectoryLine line = linesNow().stream().filter(each -> each.id().equals(repeater)).findFirst()
         .orElseThrow(() -> new Missing("The repeater"));
@@ -176,8 +173,8 @@ class DirectoryController {
 
   /** The entries whose lines say otherwise than when they were taken. A directory that is down has no news. */
   @GetMapping("/api/lists/{list}/directory/news")
-  List<DirectoryNews> news(Principal principal, @PathVariable long list) {
-    lists.visible(who.account(principal).id(), list);
+  List<DirectoryNews> news(Account asking, @PathVariable long list) {
+    lists.visible(asking.id(), list);
     List<OriginStore.Origin> taken = origins.of(list);
     if (taken.isEmpty()) {
       return List.of();
@@ -188,7 +185,7 @@ class DirectoryController {
     } catch (DirectoryClient.Down e) {
       return List.of();
     }
-    Edition edition = lists.edition(who.account(principal).id(), list);
+    Edition edition = lists.edition(asking.id(), list);
     List<DirectoryNews> news = new ArrayList<>();
     for (OriginStore.Origin each : taken) {
       DirectoryLine line = now.get(each.line().id());
@@ -221,8 +218,8 @@ class DirectoryController {
   /** Somebody has looked at what changed: the lines count as they are now. */
   @PostMapping("/api/lists/{list}/directory/seen")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void seen(Principal principal, @PathVariable long list, @Valid @RequestBody NewsSeen seen) {
-    lists.visible(who.account(principal).id(), list);
+  void seen(Account asking, @PathVariable long list, @Valid @RequestBody NewsSeen seen) {
+    lists.visible(asking.id(), list);
     Map<String, DirectoryLine> now = new HashMap<>();
     linesNow().forEach(line -> now.put(line.id(), line));
     transaction.executeWithoutResult(status -> origins.of(list).stream().filter(each -> seen.entries().contains(each.entry()))

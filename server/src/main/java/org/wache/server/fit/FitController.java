@@ -3,7 +3,6 @@ package org.wache.server.fit;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
-import java.security.Principal;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
@@ -27,7 +26,7 @@ import org.wache.audit.Remedies;
 import org.wache.audit.Slug;
 import org.wache.audit.Told;
 import org.wache.radio.Radio;
-import org.wache.server.accounts.WhoAsks;
+import org.wache.server.accounts.Account;
 import org.wache.server.database.Newest;
 import org.wache.server.lists.Audits;
 import org.wache.server.lists.DeskWriter;
@@ -50,7 +49,6 @@ class FitController {
   private final Audits audits;
   private final ListStore store;
   private final Fleet fleet;
-  private final WhoAsks who;
   private final Map<Kept, List<Column>> kept = Collections.synchronizedMap(new Newest<>(KEPT));
 
   private record Kept(Audits.Key key) {}
@@ -58,12 +56,11 @@ class FitController {
   /** A radio and the list's audit with it alone. */
   private record Column(Fleet.Setting setting, Audit audit) {}
 
-  FitController(ListService service, Audits audits, ListStore store, Fleet fleet, WhoAsks who) {
+  FitController(ListService service, Audits audits, ListStore store, Fleet fleet) {
     this.service = service;
     this.audits = audits;
     this.store = store;
     this.fleet = fleet;
-    this.who = who;
   }
 
   /** The fit of a list: each column names its row of cells, a letter for each entry: h hold, q query, f fits, l listens. */
@@ -81,8 +78,8 @@ class FitController {
   record FitReason(String verdict, String radio, int version, int everyone, Map<String, String> fields, List<Views.FindingView> findings) {}
 
   @GetMapping("/api/lists/{list}/fit")
-  FitTable fit(Principal principal, @PathVariable long list) {
-    Source source = service.seen(who.account(principal).id(), list).source();
+  FitTable fit(Account asking, @PathVariable long list) {
+    Source source = service.seen(asking.id(), list).source();
     List<Column> columns = columns(source);
     Meant meant = store.meant(source.head().parent().orElse(list));
     Set<Meant.Setting> judged = new HashSet<>(meant.settings());
@@ -160,8 +157,8 @@ class FitController {
 
   /** Why an entry is so in a radio. */
   @GetMapping("/api/lists/{list}/fit/{entry}")
-  FitReason reason(Principal principal, @PathVariable long list, @PathVariable long entry, @RequestParam int column) {
-    Source source = service.seen(who.account(principal).id(), list).source();
+  FitReason reason(Account asking, @PathVariable long list, @PathVariable long entry, @RequestParam int column) {
+    Source source = service.seen(asking.id(), list).source();
     int position = audits.of(source).position(entry);
     List<Column> columns = columns(source);
     if (position < 0 || column < 0 || column >= columns.size()) {

@@ -1,7 +1,6 @@
 package org.wache.server.home;
 
 import io.swagger.v3.oas.annotations.media.Schema;
-import java.security.Principal;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
@@ -15,7 +14,7 @@ import org.springframework.web.bind.annotation.RestController;
 import org.wache.rulebook.Edition;
 import org.wache.rulebook.Rulebook;
 import org.wache.rulebook.Service;
-import org.wache.server.accounts.WhoAsks;
+import org.wache.server.accounts.Account;
 import org.wache.server.lists.ListEffect;
 import org.wache.server.lists.ListEffects;
 import org.wache.server.papers.CarriedLicence;
@@ -29,17 +28,15 @@ class HomeController {
 
   private final RosterService roster;
   private final ListEffects effects;
-  private final WhoAsks who;
   private final Todos todos;
   private final Clock clock;
   private final Rulebooks rulebooks;
 
-  HomeController(RosterService roster, ListEffects effects, WhoAsks who, Todos todos, Clock clock, Rulebooks rulebooks) {
+  HomeController(RosterService roster, ListEffects effects, Todos todos, Clock clock, Rulebooks rulebooks) {
     this.rulebooks = rulebooks;
     this.todos = todos;
     this.roster = roster;
     this.effects = effects;
-    this.who = who;
     this.clock = clock;
   }
 
@@ -55,8 +52,8 @@ class HomeController {
       @Schema(nullable = true) Optional<String> callSign, LocalDate expires, long days) {}
 
   @GetMapping("/api/groups/{group}/home")
-  Home home(Principal principal, @PathVariable long group) {
-    long account = who.account(principal).id();
+  Home home(Account asking, @PathVariable long group) {
+    long account = asking.id();
     LocalDate today = LocalDate.now(clock);
     List<EndingLicence> ending = new ArrayList<>();
     Rulebook rulebook = rulebooks.ofGroup(group);
@@ -68,7 +65,7 @@ class HomeController {
     Optional<EditionInForce> next = rulebook.editions().stream().filter(each -> each.from().isAfter(today)).findFirst()
         .map(HomeController::edition);
     return new Home(today, edition(rulebook.on(today).dates()), next.orElse(null), ending,
-        effects.ofEdition(account, group), todos.of(who.account(principal), group));
+        effects.ofEdition(account, group), todos.of(asking, group));
   }
 
   private static Optional<EndingLicence> ending(Party party, CarriedLicence licence, Edition edition, LocalDate today) {

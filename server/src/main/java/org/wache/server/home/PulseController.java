@@ -1,13 +1,12 @@
 package org.wache.server.home;
 
-import java.security.Principal;
 import java.time.Clock;
 import java.time.LocalDate;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RestController;
+import org.wache.server.accounts.Account;
 import org.wache.server.accounts.AccountStore;
-import org.wache.server.accounts.WhoAsks;
 import org.wache.server.rulebooks.Rulebooks;
 import org.wache.server.web.Missing;
 
@@ -17,14 +16,12 @@ class PulseController {
 
   private final PulseStore marksOf;
   private final AccountStore accounts;
-  private final WhoAsks who;
   private final Rulebooks rulebooks;
   private final Clock clock;
 
-  PulseController(PulseStore marksOf, AccountStore accounts, WhoAsks who, Rulebooks rulebooks, Clock clock) {
+  PulseController(PulseStore marksOf, AccountStore accounts, Rulebooks rulebooks, Clock clock) {
     this.marksOf = marksOf;
     this.accounts = accounts;
-    this.who = who;
     this.rulebooks = rulebooks;
     this.clock = clock;
   }
@@ -38,8 +35,8 @@ class PulseController {
   record Pulse(String mark, String rules) {}
 
   @GetMapping("/api/groups/{group}/pulse")
-  Pulse pulse(Principal principal, @PathVariable long group) {
-    if (!accounts.isMember(who.account(principal).id(), group)) {
+  Pulse pulse(Account asking, @PathVariable long group) {
+    if (!accounts.isMember(asking.id(), group)) {
       throw new Missing("The group");
     }
     PulseStore.Marks marks = marksOf.marks(group);

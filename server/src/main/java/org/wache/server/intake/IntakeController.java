@@ -8,7 +8,6 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.io.IOException;
 import java.io.InputStream;
-import java.security.Principal;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -26,7 +25,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.wache.channel.Field;
-import org.wache.server.accounts.WhoAsks;
+import org.wache.server.accounts.Account;
 import org.wache.server.sheets.Sheet;
 import org.wache.server.web.OneLine;
 import org.wache.server.web.Refused;
@@ -47,11 +46,9 @@ class IntakeController {
   private static final int LONGEST_NAME = 200;
 
   private final IntakeService service;
-  private final WhoAsks who;
 
-  IntakeController(IntakeService service, WhoAsks who) {
+  IntakeController(IntakeService service) {
     this.service = service;
-    this.who = who;
   }
 
   /**
@@ -107,9 +104,9 @@ class IntakeController {
 
   @PostMapping(path = "/api/groups/{group}/intakes", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
   @ResponseStatus(HttpStatus.CREATED)
-  BroughtIn bring(Principal principal, HttpServletRequest request, @PathVariable long group, @RequestParam String name,
+  BroughtIn bring(Account asking, HttpServletRequest request, @PathVariable long group, @RequestParam String name,
       @RequestParam(defaultValue = "") String encoding, InputStream body) throws IOException {
-    long account = who.account(principal).id();
+    long account = asking.id();
     if (request.getContentLengthLong() > LARGEST_FILE) {
       throw new Refused("The file has " + request.getContentLengthLong() / 1024 / 1024 + " MB; up to 20 MB are taken. Split it.");
     }
@@ -124,8 +121,8 @@ class IntakeController {
 
   /** What was brought in and is not yet a list. */
   @GetMapping("/api/intakes/{intake}")
-  BroughtIn broughtIn(Principal principal, @PathVariable long intake) {
-    return broughtIn(service.kept(who.account(principal).id(), intake));
+  BroughtIn broughtIn(Account asking, @PathVariable long intake) {
+    return broughtIn(service.kept(asking.id(), intake));
   }
 
   private static BroughtIn broughtIn(IntakeStore.Kept kept) {
@@ -141,8 +138,8 @@ class IntakeController {
   }
 
   @PostMapping("/api/intakes/{intake}/reading")
-  ReadTable read(Principal principal, @PathVariable long intake, @Valid @RequestBody ReadingRequest request) {
-    long account = who.account(principal).id();
+  ReadTable read(Account asking, @PathVariable long intake, @Valid @RequestBody ReadingRequest request) {
+    long account = asking.id();
     IntakeService.Looked looked = service.look(account, service.kept(account, intake), request.sheet(), request.mapping());
     List<TableReading.RowReading> rows = looked.reading().rows();
     List<TableReading.RowReading> matching = rows.stream().filter(row -> switch (request.show()) {
@@ -199,23 +196,23 @@ class IntakeController {
   /** Makes a list of it. */
   @PostMapping("/api/intakes/{intake}/list")
   @ResponseStatus(HttpStatus.CREATED)
-  TakenIn take(Principal principal, @PathVariable long intake, @Valid @RequestBody TakeRequest request) {
-    IntakeService.Taken taken = service.take(who.account(principal).id(), intake, request.name().strip(), request.sheet(),
+  TakenIn take(Account asking, @PathVariable long intake, @Valid @RequestBody TakeRequest request) {
+    IntakeService.Taken taken = service.take(asking.id(), intake, request.name().strip(), request.sheet(),
         request.mapping(), request.into());
     return new TakenIn(taken.list(), taken.name(), taken.entries(), taken.aside());
   }
 
   /** The rows that made no entry. */
   @GetMapping("/api/lists/{list}/aside")
-  List<AsideRow> aside(Principal principal, @PathVariable long list) {
-    return service.aside(who.account(principal).id(), list).stream()
+  List<AsideRow> aside(Account asking, @PathVariable long list) {
+    return service.aside(asking.id(), list).stream()
         .map(row -> new AsideRow(row.id(), row.source(), row.line(), row.cells(), row.reason())).toList();
   }
 
   /** Rows of which somebody made entries, or that nobody needs. */
   @PostMapping("/api/lists/{list}/aside/settled")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void settle(Principal principal, @PathVariable long list, @Valid @RequestBody Settled settled) {
-    service.settle(who.account(principal).id(), list, settled.rows());
+  void settle(Account asking, @PathVariable long list, @Valid @RequestBody Settled settled) {
+    service.settle(asking.id(), list, settled.rows());
   }
 }

@@ -4,7 +4,6 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
-import java.security.Principal;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -29,7 +28,7 @@ import org.wache.radio.Radio;
 import org.wache.radio.RadioModel;
 import org.wache.rulebook.RulebookReader;
 import org.wache.rulebook.ToneTable;
-import org.wache.server.accounts.WhoAsks;
+import org.wache.server.accounts.Account;
 import org.wache.server.lists.ListTaking;
 import org.wache.server.radios.Fleet;
 import org.wache.server.releases.Releases;
@@ -50,14 +49,12 @@ class KeypadController {
   private final ListTaking lists;
   private final Fleet fleet;
   private final Releases releases;
-  private final WhoAsks who;
   private final Clock clock;
 
-  KeypadController(ListTaking lists, Fleet fleet, WhoAsks who, Clock clock, Releases releases) {
+  KeypadController(ListTaking lists, Fleet fleet, Clock clock, Releases releases) {
     this.releases = releases;
     this.lists = lists;
     this.fleet = fleet;
-    this.who = who;
     this.clock = clock;
   }
 
@@ -87,8 +84,8 @@ class KeypadController {
   record CoachSaid(int press, String weight, String text, String cure) {}
 
   @GetMapping("/api/lists/{list}/keypad/{model}")
-  KeypadPaper paper(Principal principal, @PathVariable long list, @PathVariable long model) {
-    long account = who.account(principal).id();
+  KeypadPaper paper(Account asking, @PathVariable long list, @PathVariable long model) {
+    long account = asking.id();
     RadioModel radio = fleet.model(account, model);
     ListTaking.InRadio in = lists.inRadio(account, list, Radio.of(radio));
     Memories memories = Memories.of(in.list(), radio.memory());
@@ -138,8 +135,8 @@ class KeypadController {
 
   /** Everything that was pressed so far, played again on a fresh hand-held. */
   @PostMapping("/api/models/{model}/practice")
-  PracticeStanding practice(Principal principal, @PathVariable long model, @Valid @RequestBody Practice practice) {
-    long account = who.account(principal).id();
+  PracticeStanding practice(Account asking, @PathVariable long model, @Valid @RequestBody Practice practice) {
+    long account = asking.id();
     RadioModel radio = fleet.model(account, model);
     ListTaking.InRadio in = lists.inRadio(account, practice.list(), Radio.of(radio));
     int position = in.ids().indexOf(practice.entry());

@@ -1,7 +1,6 @@
 package org.wache.server.matrix;
 
 import io.swagger.v3.oas.annotations.media.Schema;
-import java.security.Principal;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
@@ -14,7 +13,7 @@ import org.wache.audit.Audit;
 import org.wache.audit.Finding;
 import org.wache.audit.Judgement;
 import org.wache.audit.RouteOutcome;
-import org.wache.server.accounts.WhoAsks;
+import org.wache.server.accounts.Account;
 import org.wache.server.database.Newest;
 import org.wache.server.lists.Audits;
 import org.wache.server.lists.DeskWriter;
@@ -35,17 +34,15 @@ public class MatrixController {
   private final ListService service;
   private final Audits audits;
   private final ListStore store;
-  private final WhoAsks who;
   private final Map<Kept, MatrixColumns> kept = Collections.synchronizedMap(new Newest<>(KEPT));
 
   /** A matrix depends on what the audit of its list depends on, and on what its columns are. */
   private record Kept(Audits.Key key, String by) {}
 
-  MatrixController(ListService service, Audits audits, ListStore store, WhoAsks who) {
+  MatrixController(ListService service, Audits audits, ListStore store) {
     this.service = service;
     this.audits = audits;
     this.store = store;
-    this.who = who;
   }
 
   /**
@@ -77,8 +74,8 @@ public class MatrixController {
   record FoundHere(String rule, String severity, String message, List<Views.SumLine> sum, String source) {}
 
   @GetMapping("/api/lists/{list}/matrix")
-  Matrix matrix(Principal principal, @PathVariable long list, @RequestParam(defaultValue = "person") String by) {
-    Source source = service.seen(who.account(principal).id(), list).source();
+  Matrix matrix(Account asking, @PathVariable long list, @RequestParam(defaultValue = "person") String by) {
+    Source source = service.seen(asking.id(), list).source();
     MatrixColumns columns = columns(source, by);
     Audit audit = columns.audit();
     List<MatrixEntry> entries = audits.of(source).stored().stream().map(stored -> new MatrixEntry(stored.id(),
@@ -114,9 +111,9 @@ public class MatrixController {
 
   /** Why the entry is so for a column of the matrix. */
   @GetMapping("/api/lists/{list}/matrix/{entry}")
-  Reason reason(Principal principal, @PathVariable long list, @PathVariable long entry,
+  Reason reason(Account asking, @PathVariable long list, @PathVariable long entry,
       @RequestParam(defaultValue = "person") String by, @RequestParam int column) {
-    Source source = service.seen(who.account(principal).id(), list).source();
+    Source source = service.seen(asking.id(), list).source();
     int position = audits.of(source).position(entry);
     MatrixColumns columns = columns(source, by);
     if (position < 0 || column < 0 || column >= columns.size()) {

@@ -3,7 +3,6 @@ package org.wache.server.plans;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
-import java.security.Principal;
 import java.util.Arrays;
 import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -13,7 +12,7 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 import org.wache.rulebook.PlanUse;
-import org.wache.server.accounts.WhoAsks;
+import org.wache.server.accounts.Account;
 import org.wache.server.lists.ListEffect;
 import org.wache.server.lists.ListEffects;
 import org.wache.server.rulebooks.OverlayRow;
@@ -26,12 +25,10 @@ class OverlayController {
 
   private final OverlayService service;
   private final ListEffects effects;
-  private final WhoAsks who;
 
-  OverlayController(OverlayService service, ListEffects effects, WhoAsks who) {
+  OverlayController(OverlayService service, ListEffects effects) {
     this.service = service;
     this.effects = effects;
-    this.who = who;
   }
 
   /** The rows in force, their history, and what a part can be kept for. */
@@ -48,8 +45,8 @@ class OverlayController {
   record Saved(int version) {}
 
   @GetMapping("/api/groups/{group}/overlay")
-  Overlay overlay(Principal principal, @PathVariable long group) {
-    long account = who.account(principal).id();
+  Overlay overlay(Account asking, @PathVariable long group) {
+    long account = asking.id();
     OverlayStore.Current current = service.current(account, group);
     List<Use> uses = Arrays.stream(PlanUse.values())
         .map(use -> new Use(use.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'), use.words())).toList();
@@ -57,18 +54,18 @@ class OverlayController {
   }
 
   @GetMapping("/api/groups/{group}/overlay/{version}")
-  Rows version(Principal principal, @PathVariable long group, @PathVariable int version) {
-    return new Rows(OverlayService.rows(service.version(who.account(principal).id(), group, version)));
+  Rows version(Account asking, @PathVariable long group, @PathVariable int version) {
+    return new Rows(OverlayService.rows(service.version(asking.id(), group, version)));
   }
 
   /** What the rows would do to the group's lists; nothing is saved. */
   @PostMapping("/api/groups/{group}/overlay/trial")
-  List<ListEffect> trial(Principal principal, @PathVariable long group, @Valid @RequestBody Rows rows) {
-    return effects.ofOverlay(who.account(principal).id(), group, OverlayService.json(rows.rows()));
+  List<ListEffect> trial(Account asking, @PathVariable long group, @Valid @RequestBody Rows rows) {
+    return effects.ofOverlay(asking.id(), group, OverlayService.json(rows.rows()));
   }
 
   @PutMapping("/api/groups/{group}/overlay")
-  Saved save(Principal principal, @PathVariable long group, @Valid @RequestBody Save save) {
-    return new Saved(service.save(who.account(principal).id(), group, save.before(), save.rows(), save.note()));
+  Saved save(Account asking, @PathVariable long group, @Valid @RequestBody Save save) {
+    return new Saved(service.save(asking.id(), group, save.before(), save.rows(), save.note()));
   }
 }

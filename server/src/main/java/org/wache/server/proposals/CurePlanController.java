@@ -1,7 +1,6 @@
 package org.wache.server.proposals;
 
 import io.swagger.v3.oas.annotations.media.Schema;
-import java.security.Principal;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -20,7 +19,7 @@ import org.wache.audit.Verdict;
 import org.wache.channel.Channel;
 import org.wache.channel.Difference;
 import org.wache.licence.Holder;
-import org.wache.server.accounts.WhoAsks;
+import org.wache.server.accounts.Account;
 import org.wache.server.lists.Audited;
 import org.wache.server.lists.DeskWriter;
 import org.wache.server.lists.ListService;
@@ -34,12 +33,10 @@ class CurePlanController {
 
   private final ListService service;
   private final ListStore store;
-  private final WhoAsks who;
 
-  CurePlanController(ListService service, ListStore store, WhoAsks who) {
+  CurePlanController(ListService service, ListStore store) {
     this.service = service;
     this.store = store;
-    this.who = who;
   }
 
   /** The proposal: what would change, and the entries for which nothing helps. */
@@ -64,8 +61,8 @@ class CurePlanController {
   record Whom(String name, @Schema(nullable = true) Long party) {}
 
   @GetMapping("/api/lists/{list}/cures")
-  ProposedCures cures(Principal principal, @PathVariable long list, @RequestParam(defaultValue = "false") boolean queries) {
-    Audited audited = service.seen(who.account(principal).id(), list).audited();
+  ProposedCures cures(Account asking, @PathVariable long list, @RequestParam(defaultValue = "false") boolean queries) {
+    Audited audited = service.seen(asking.id(), list).audited();
     CurePlan plan = CurePlan.of(audited.audit(),
         queries ? CurePlan.Scope.HOLDS_AND_QUERIES : CurePlan.Scope.HOLDS);
     List<ProposedCure> cures = plan.steps().stream().map(step -> cure(audited.stored().get(step.position()), step)).toList();

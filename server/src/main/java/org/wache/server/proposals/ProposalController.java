@@ -6,7 +6,6 @@ import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
-import java.security.Principal;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -29,7 +28,7 @@ import org.wache.radio.ShortNames;
 import org.wache.rulebook.ChannelService;
 import org.wache.rulebook.Edition;
 import org.wache.rulebook.Service;
-import org.wache.server.accounts.WhoAsks;
+import org.wache.server.accounts.Account;
 import org.wache.server.lists.ListService;
 import org.wache.server.lists.ListStore;
 import org.wache.server.tones.ToneKnowledge;
@@ -48,13 +47,11 @@ class ProposalController {
   private final ListService service;
   private final ToneKnowledgeStore knowledge;
   private final ToneTables tables;
-  private final WhoAsks who;
 
-  ProposalController(ListService service, ToneKnowledgeStore knowledge, ToneTables tables, WhoAsks who) {
+  ProposalController(ListService service, ToneKnowledgeStore knowledge, ToneTables tables) {
     this.service = service;
     this.knowledge = knowledge;
     this.tables = tables;
-    this.who = who;
   }
 
   /**
@@ -78,8 +75,8 @@ class ProposalController {
   record ArrangeRequest(@NotNull String sort, @NotNull String group, @Schema(nullable = true) Optional<@Min(0) @Max(99_999) Integer> from,
       boolean inEachGroup, boolean zones, @Schema(nullable = true) Optional<@Min(1) @Max(20_000) Integer> zoneSize) {}
 
-  private ListService.Seen seen(Principal principal, long list) {
-    return service.seen(who.account(principal).id(), list);
+  private ListService.Seen seen(Account asking, long list) {
+    return service.seen(asking.id(), list);
   }
 
   private static Edition edition(ListService.Seen seen) {
@@ -88,8 +85,8 @@ class ProposalController {
 
   /** The channels of a service in place of what is in the list. */
   @PostMapping("/api/lists/{list}/proposals/swap")
-  Proposals.Proposal swap(Principal principal, @PathVariable long list, @Valid @RequestBody SwapRequest request) {
-    ListService.Seen seen = seen(principal, list);
+  Proposals.Proposal swap(Account asking, @PathVariable long list, @Valid @RequestBody SwapRequest request) {
+    ListService.Seen seen = seen(asking, list);
     Edition edition = edition(seen);
     if (!(edition.service(request.service()).orElse(null) instanceof ChannelService target)) {
       throw new Refused("A list can be swapped for a service with fixed channels: " + Words.list(edition.services().stream().filter(ChannelService.class::isInstance)
@@ -98,7 +95,7 @@ class ProposalController {
     if (request.watts() <= 0) {
       throw new Refused("Say a power above 0 W; it is lowered where a channel allows less.");
     }
-    long account = who.account(principal).id();
+    long account = asking.id();
     List<ListService.Seen> others = others(account, seen);
     List<TonePlan.Taken> taken = taken(account, seen, others);
     Map<Frequency, Integer> uses = uses(account, seen, others);
@@ -180,8 +177,8 @@ class ProposalController {
 
   /** A tone for each direct channel. */
   @PostMapping("/api/lists/{list}/proposals/tones")
-  Proposals.Proposal tones(Principal principal, @PathVariable long list, @Valid @RequestBody ToneRequest request) {
-    ListService.Seen seen = seen(principal, list);
+  Proposals.Proposal tones(Account asking, @PathVariable long list, @Valid @RequestBody ToneRequest request) {
+    ListService.Seen seen = seen(asking, list);
     Edition edition = edition(seen);
     List<Channel> channels = seen.audited().audit().list().channels();
     Set<Long> chosen = new HashSet<>(request.entries());
@@ -191,7 +188,7 @@ class ProposalController {
         wanted.add(i);
       }
     }
-    long account = who.account(principal).id();
+    long account = asking.id();
     ToneKnowledge known = knowledge.known(account, seen.head().clubId()).knowledge();
     List<ToneKnowledge.ModelTones> models = request.models().stream().map(name -> tables.of(seen.head().clubId(), known).stream()
         .filter(each -> each.model().equals(name)).findFirst()
@@ -244,8 +241,8 @@ class ProposalController {
 
   /** Names that fit a display. */
   @PostMapping("/api/lists/{list}/proposals/names")
-  Proposals.Proposal names(Principal principal, @PathVariable long list, @Valid @RequestBody NameRequest request) {
-    ListService.Seen seen = seen(principal, list);
+  Proposals.Proposal names(Account asking, @PathVariable long list, @Valid @RequestBody NameRequest request) {
+    ListService.Seen seen = seen(asking, list);
     List<Channel> channels = seen.audited().audit().list().channels();
     List<ShortNames.Named> named = ShortNames.of(channels.stream().map(Channel::name).toList(), request.length(),
         value(ShortNames.Letters.class, request.letters()));
@@ -260,8 +257,8 @@ class ProposalController {
 
   /** Another order, numbers and zones. */
   @PostMapping("/api/lists/{list}/proposals/arrangement")
-  Proposals.Proposal arrangement(Principal principal, @PathVariable long list, @Valid @RequestBody ArrangeRequest request) {
-    ListService.Seen seen = seen(principal, list);
+  Proposals.Proposal arrangement(Account asking, @PathVariable long list, @Valid @RequestBody ArrangeRequest request) {
+    ListService.Seen seen = seen(asking, list);
     List<Channel> channels = seen.audited().audit().list().channels();
     Arrangement arranged = Arrangement.of(edition(seen), channels, new Arrangement.Wanted(
         value(Arrangement.SortBy.class, request.sort()), value(Arrangement.GroupBy.class, request.group()), whole(request.from()),

@@ -4,7 +4,6 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
-import java.security.Principal;
 import java.util.List;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -14,18 +13,16 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
-import org.wache.server.accounts.WhoAsks;
+import org.wache.server.accounts.Account;
 
 /** Radios go out of the house and come back. */
 @RestController
 class HandingController {
 
   private final Handing handing;
-  private final WhoAsks who;
 
-  HandingController(Handing handing, WhoAsks who) {
+  HandingController(Handing handing) {
     this.handing = handing;
-    this.who = who;
   }
 
   /** Whom a radio is handed to; knowing when whoever hands it out knows what is in it, where that was not written from here. */
@@ -41,20 +38,20 @@ class HandingController {
   record Prospect(int talks, int listens, List<Contents.NotTheirs> notTheirs, @Schema(nullable = true) String refused, @Schema(nullable = true) String asks) {}
 
   @GetMapping("/api/units/{unit}/hand-out")
-  Prospect prospect(Principal principal, @PathVariable long unit, @RequestParam long party) {
-    Handing.Prospect found = handing.prospect(who.account(principal).id(), unit, party);
+  Prospect prospect(Account asking, @PathVariable long unit, @RequestParam long party) {
+    Handing.Prospect found = handing.prospect(asking.id(), unit, party);
     return new Prospect(found.inHand().talks(), found.inHand().listens(), found.inHand().notTheirs(), found.refused(), found.asks());
   }
 
   @PostMapping("/api/units/{unit}/hand-out")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void handOut(Principal principal, @PathVariable long unit, @Valid @RequestBody HandOut to) {
-    handing.out(who.account(principal).id(), unit, to.party(), to.note().strip(), Boolean.TRUE.equals(to.knowing()));
+  void handOut(Account asking, @PathVariable long unit, @Valid @RequestBody HandOut to) {
+    handing.out(asking.id(), unit, to.party(), to.note().strip(), Boolean.TRUE.equals(to.knowing()));
   }
 
   @PostMapping("/api/units/{unit}/hand-in")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void handIn(Principal principal, @PathVariable long unit, @Valid @RequestBody HandIn in) {
-    handing.in(who.account(principal).id(), unit, in.note().strip());
+  void handIn(Account asking, @PathVariable long unit, @Valid @RequestBody HandIn in) {
+    handing.in(asking.id(), unit, in.note().strip());
   }
 }

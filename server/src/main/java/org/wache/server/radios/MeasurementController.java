@@ -4,7 +4,6 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
-import java.security.Principal;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
@@ -18,7 +17,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.wache.measure.Measurement;
-import org.wache.server.accounts.WhoAsks;
+import org.wache.server.accounts.Account;
 import org.wache.server.rulebooks.Rulebooks;
 import org.wache.server.web.Missing;
 import tools.jackson.databind.JsonNode;
@@ -32,15 +31,13 @@ class MeasurementController {
 
   private final RadioStore store;
   private final MeasurementStore measurements;
-  private final WhoAsks who;
   private final Clock clock;
   private final Rulebooks rulebooks;
 
-  MeasurementController(RadioStore store, MeasurementStore measurements, WhoAsks who, Clock clock, Rulebooks rulebooks) {
+  MeasurementController(RadioStore store, MeasurementStore measurements, Clock clock, Rulebooks rulebooks) {
     this.rulebooks = rulebooks;
     this.store = store;
     this.measurements = measurements;
-    this.who = who;
     this.clock = clock;
   }
 
@@ -62,16 +59,16 @@ class MeasurementController {
       @NotBlank @Size(max = 20) String measured) {}
 
   @GetMapping("/api/units/{unit}/measurements")
-  Measurements all(Principal principal, @PathVariable long unit) {
-    store.unit(who.account(principal).id(), unit).orElseThrow(() -> new Missing("The radio"));
+  Measurements all(Account asking, @PathVariable long unit) {
+    store.unit(asking.id(), unit).orElseThrow(() -> new Missing("The radio"));
     return new Measurements(measurements.of(unit).stream().map(MeasurementController::view).toList(),
         Arrays.stream(Measurement.Kind.values()).map(each -> new MeasurementKind(each.key(), each.title(), each.unit())).toList());
   }
 
   @PostMapping("/api/units/{unit}/measurements")
   @ResponseStatus(HttpStatus.CREATED)
-  MeasurementView add(Principal principal, @PathVariable long unit, @Valid @RequestBody Measured given) {
-    long account = who.account(principal).id();
+  MeasurementView add(Account asking, @PathVariable long unit, @Valid @RequestBody Measured given) {
+    long account = asking.id();
     RadioStore.StoredUnit stored = store.unit(account, unit).orElseThrow(() -> new Missing("The radio"));
     Measuring measuring = Measuring.of(given, Fleet.model(store.modelOf(stored.modelId())), rulebooks.ofGroup(stored.clubId()).on(LocalDate.now(clock)));
     long id = measurements.add(unit, account, measuring, OffsetDateTime.now(clock));

@@ -4,7 +4,6 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
-import java.security.Principal;
 import java.time.OffsetDateTime;
 import java.util.HashMap;
 import java.util.List;
@@ -26,7 +25,7 @@ import org.wache.radio.LockMode;
 import org.wache.radio.RadioModel;
 import org.wache.reference.RadioFacts;
 import org.wache.rulebook.Edition;
-import org.wache.server.accounts.WhoAsks;
+import org.wache.server.accounts.Account;
 import org.wache.server.rulebooks.Editions;
 import org.wache.server.web.Missing;
 import tools.jackson.databind.json.JsonMapper;
@@ -41,14 +40,12 @@ class RadioController {
   private final RadioService service;
   private final Contents contents;
   private final Editions editions;
-  private final WhoAsks who;
 
-  RadioController(RadioStore store, RadioService service, Contents contents, Editions editions, WhoAsks who) {
+  RadioController(RadioStore store, RadioService service, Contents contents, Editions editions) {
     this.contents = contents;
     this.store = store;
     this.service = service;
     this.editions = editions;
-    this.who = who;
   }
 
   /** The radios of a group. */
@@ -95,10 +92,10 @@ class RadioController {
   record UnitHistory(UnitView unit, List<Load> loads, List<Custody> custody) {}
 
   @GetMapping("/api/groups/{group}/radios")
-  Radios radios(Principal principal, @PathVariable long group) {
-    service.visible(who.account(principal).id(), group);
+  Radios radios(Account asking, @PathVariable long group) {
+    service.visible(asking.id(), group);
     List<RadioStore.StoredModel> models = store.models(group);
-    List<UnitView> units = units(group, editions.ofGroup(who.account(principal).id(), group));
+    List<UnitView> units = units(group, editions.ofGroup(asking.id(), group));
     Map<Long, Long> counts = units.stream().collect(Collectors.groupingBy(UnitView::model, Collectors.counting()));
     return new Radios(models.stream().map(each -> model(each, counts.getOrDefault(each.id(), 0L).intValue())).toList(), units);
   }
@@ -152,46 +149,46 @@ class RadioController {
   }
 
   @GetMapping("/api/units/{unit}")
-  UnitHistory unit(Principal principal, @PathVariable long unit) {
-    RadioStore.StoredUnit stored = store.unit(who.account(principal).id(), unit).orElseThrow(() -> new Missing("The radio"));
-    UnitView view = units(stored.clubId(), editions.ofGroup(who.account(principal).id(), stored.clubId())).stream().filter(each -> each.id() == unit).findFirst().orElseThrow();
+  UnitHistory unit(Account asking, @PathVariable long unit) {
+    RadioStore.StoredUnit stored = store.unit(asking.id(), unit).orElseThrow(() -> new Missing("The radio"));
+    UnitView view = units(stored.clubId(), editions.ofGroup(asking.id(), stored.clubId())).stream().filter(each -> each.id() == unit).findFirst().orElseThrow();
     return new UnitHistory(view, store.loadsOf(unit).stream().map(RadioController::load).toList(),
         store.custody(unit).stream().map(RadioController::custody).toList());
   }
 
   @PostMapping("/api/groups/{group}/models")
   @ResponseStatus(HttpStatus.CREATED)
-  Made addModel(Principal principal, @PathVariable long group, @Valid @RequestBody ModelFile file) {
-    return new Made(service.addModel(who.account(principal).id(), group, JSON.writeValueAsString(file.body())));
+  Made addModel(Account asking, @PathVariable long group, @Valid @RequestBody ModelFile file) {
+    return new Made(service.addModel(asking.id(), group, JSON.writeValueAsString(file.body())));
   }
 
   @PutMapping("/api/models/{model}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void changeModel(Principal principal, @PathVariable long model, @Valid @RequestBody ModelChange change) {
-    service.changeModel(who.account(principal).id(), model, change.version(), JSON.writeValueAsString(change.body()));
+  void changeModel(Account asking, @PathVariable long model, @Valid @RequestBody ModelChange change) {
+    service.changeModel(asking.id(), model, change.version(), JSON.writeValueAsString(change.body()));
   }
 
   @DeleteMapping("/api/models/{model}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void removeModel(Principal principal, @PathVariable long model, @RequestParam int version) {
-    service.removeModel(who.account(principal).id(), model, version);
+  void removeModel(Account asking, @PathVariable long model, @RequestParam int version) {
+    service.removeModel(asking.id(), model, version);
   }
 
   @PostMapping("/api/groups/{group}/units")
   @ResponseStatus(HttpStatus.CREATED)
-  Made addUnit(Principal principal, @PathVariable long group, @Valid @RequestBody UnitDraft unit) {
-    return new Made(service.addUnit(who.account(principal).id(), group, unit));
+  Made addUnit(Account asking, @PathVariable long group, @Valid @RequestBody UnitDraft unit) {
+    return new Made(service.addUnit(asking.id(), group, unit));
   }
 
   @PutMapping("/api/units/{unit}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void changeUnit(Principal principal, @PathVariable long unit, @Valid @RequestBody UnitChange change) {
-    service.changeUnit(who.account(principal).id(), unit, change.version(), change.unit());
+  void changeUnit(Account asking, @PathVariable long unit, @Valid @RequestBody UnitChange change) {
+    service.changeUnit(asking.id(), unit, change.version(), change.unit());
   }
 
   @DeleteMapping("/api/units/{unit}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void removeUnit(Principal principal, @PathVariable long unit, @RequestParam int version) {
-    service.removeUnit(who.account(principal).id(), unit, version);
+  void removeUnit(Account asking, @PathVariable long unit, @RequestParam int version) {
+    service.removeUnit(asking.id(), unit, version);
   }
 }

@@ -1,7 +1,6 @@
 package org.wache.server.register;
 
 import io.swagger.v3.oas.annotations.media.Schema;
-import java.security.Principal;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -10,7 +9,7 @@ import java.util.Optional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RestController;
-import org.wache.server.accounts.WhoAsks;
+import org.wache.server.accounts.Account;
 import org.wache.server.papers.CarriedLicence;
 import org.wache.server.roster.Party;
 import org.wache.server.roster.RosterService;
@@ -21,13 +20,11 @@ class RegisterController {
 
   private final RegisterClient register;
   private final RosterService roster;
-  private final WhoAsks who;
   private final Clock clock;
 
-  RegisterController(RegisterClient register, RosterService roster, WhoAsks who, Clock clock) {
+  RegisterController(RegisterClient register, RosterService roster, Clock clock) {
     this.register = register;
     this.roster = roster;
-    this.who = who;
     this.clock = clock;
   }
 
@@ -53,8 +50,8 @@ class RegisterController {
   }
 
   @GetMapping("/api/parties/{party}/register")
-  List<Comparison> compare(Principal principal, @PathVariable long party) {
-    Party found = roster.party(who.account(principal).id(), party);
+  List<Comparison> compare(Account asking, @PathVariable long party) {
+    Party found = roster.party(asking.id(), party);
     List<Comparison> all = new ArrayList<>();
     for (int i = 0; i < found.licences().size(); i++) {
       all.add(compared(found, i));

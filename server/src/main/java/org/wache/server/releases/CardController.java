@@ -3,7 +3,6 @@ package org.wache.server.releases;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
-import java.security.Principal;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -12,7 +11,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
-import org.wache.server.accounts.WhoAsks;
+import org.wache.server.accounts.Account;
 import org.wache.server.roster.Party;
 import org.wache.server.roster.RosterService;
 import org.wache.server.web.Missing;
@@ -25,13 +24,11 @@ class CardController {
   private final CardLinks links;
   private final HolderCards cards;
   private final RosterService roster;
-  private final WhoAsks who;
 
-  CardController(CardLinks links, HolderCards cards, RosterService roster, WhoAsks who) {
+  CardController(CardLinks links, HolderCards cards, RosterService roster) {
     this.links = links;
     this.cards = cards;
     this.roster = roster;
-    this.who = who;
   }
 
   /** What the address of a card holds after its #: it is sent in the body, so that no log of a server has it. */
@@ -44,8 +41,8 @@ class CardController {
   }
 
   @GetMapping("/api/groups/{group}/card")
-  HolderCards.HolderCard own(Principal principal, @PathVariable long group) {
-    CardLinks.Whose whose = links.own(who.account(principal).id(), group)
+  HolderCards.HolderCard own(Account asking, @PathVariable long group) {
+    CardLinks.Whose whose = links.own(asking.id(), group)
         .orElseThrow(() -> new Refused("Nobody has said who of the roster you are. A coordinator does that under People."));
     return cards.of(whose.club(), whose.party(), whose.name());
   }
@@ -53,8 +50,8 @@ class CardController {
   /** Ends the address that is printed on someone's card. */
   @DeleteMapping("/api/parties/{party}/card-link")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void end(Principal principal, @PathVariable long party) {
-    long account = who.account(principal).id();
+  void end(Account asking, @PathVariable long party) {
+    long account = asking.id();
     Party whose = roster.party(account, party);
     links.end(account, links.clubOf(party).orElseThrow(() -> new Missing("The entry of the roster")), party, whose.name());
   }

@@ -15,7 +15,7 @@ import org.wache.channel.Channel;
 import org.wache.channel.Field;
 import org.wache.exchange.ReleaseFile;
 import org.wache.release.Waiver;
-import org.wache.server.accounts.WhoAsks;
+import org.wache.server.accounts.Account;
 import org.wache.server.web.Missing;
 import org.wache.signal.Tone;
 
@@ -26,13 +26,11 @@ class OutEntries {
   private final Gating gating;
   private final Releases releases;
   private final ReleaseStore store;
-  private final WhoAsks who;
 
-  OutEntries(Gating gating, Releases releases, ReleaseStore store, WhoAsks who) {
+  OutEntries(Gating gating, Releases releases, ReleaseStore store) {
     this.gating = gating;
     this.releases = releases;
     this.store = store;
-    this.who = who;
   }
 
   /** The list, with an empty name, or a variant of it. */
@@ -51,8 +49,8 @@ class OutEntries {
       String note, String verdict, String change, List<String> words, List<String> waived, List<String> leftOut) {}
 
   @GetMapping("/api/lists/{list}/gate/entries")
-  List<OutPart> gate(java.security.Principal principal, @PathVariable long list) {
-    Gating.Stand stand = gating.stand(who.account(principal).id(), list);
+  List<OutPart> gate(Account asking, @PathVariable long list) {
+    Gating.Stand stand = gating.stand(asking.id(), list);
     Map<String, SinceRelease.Entry> since = gating.since(stand).map(SinceRelease::entries).orElse(List.of()).stream()
         .filter(each -> !each.kind().equals("removed")).collect(Collectors.toMap(each -> each.number() + "\n" + each.name(), Function.identity(), (one, other) -> one));
     Map<String, List<Integer>> leftOut = stand.frozen().models().stream().collect(Collectors.toMap(model -> model.name(), model -> stand.gate().leftOut(model.name())));

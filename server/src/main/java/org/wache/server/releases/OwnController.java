@@ -1,7 +1,6 @@
 package org.wache.server.releases;
 
 import io.swagger.v3.oas.annotations.media.Schema;
-import java.security.Principal;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
@@ -14,7 +13,7 @@ import org.wache.audit.AuditContext;
 import org.wache.audit.register.Register;
 import org.wache.reference.MayKey;
 import org.wache.rulebook.Edition;
-import org.wache.server.accounts.WhoAsks;
+import org.wache.server.accounts.Account;
 import org.wache.server.rulebooks.Looked;
 import org.wache.server.rulebooks.Rulebooks;
 import org.wache.signal.Frequency;
@@ -27,14 +26,12 @@ class OwnController {
   private final HolderCards cards;
   private final Rulebooks rulebooks;
   private final Clock clock;
-  private final WhoAsks who;
 
-  OwnController(CardLinks links, HolderCards cards, Rulebooks rulebooks, Clock clock, WhoAsks who) {
+  OwnController(CardLinks links, HolderCards cards, Rulebooks rulebooks, Clock clock) {
     this.links = links;
     this.cards = cards;
     this.rulebooks = rulebooks;
     this.clock = clock;
-    this.who = who;
   }
 
   /**
@@ -47,8 +44,8 @@ class OwnController {
   record OwnMay(boolean may, List<String> modes, String words, String source) {}
 
   @GetMapping("/api/groups/{group}/own")
-  Own own(Principal principal, @PathVariable long group, @RequestParam(defaultValue = "") String mhz) {
-    Optional<CardLinks.Whose> whose = links.own(who.account(principal).id(), group);
+  Own own(Account asking, @PathVariable long group, @RequestParam(defaultValue = "") String mhz) {
+    Optional<CardLinks.Whose> whose = links.own(asking.id(), group);
     if (whose.isEmpty()) {
       return new Own("", null, null);
     }

@@ -1,7 +1,6 @@
 package org.wache.server.releases;
 
 import jakarta.servlet.http.HttpServletRequest;
-import java.security.Principal;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -33,7 +32,7 @@ import org.wache.release.Waiver;
 import org.wache.rulebook.BandService;
 import org.wache.rulebook.EdgeTable;
 import org.wache.rulebook.Edition;
-import org.wache.server.accounts.WhoAsks;
+import org.wache.server.accounts.Account;
 import org.wache.server.lists.Titles;
 import org.wache.server.prints.ChannelCards;
 import org.wache.server.prints.KeypadSheet;
@@ -55,17 +54,15 @@ class PaperController {
   private final Releases releases;
   private final HolderCards cards;
   private final CardLinks links;
-  private final WhoAsks who;
   private final String address;
   private final Rulebooks rulebooks;
 
-  PaperController(ReleaseStore store, Releases releases, HolderCards cards, CardLinks links, WhoAsks who, @Value("${wache.address}") String address, Rulebooks rulebooks) {
+  PaperController(ReleaseStore store, Releases releases, HolderCards cards, CardLinks links, @Value("${wache.address}") String address, Rulebooks rulebooks) {
     this.rulebooks = rulebooks;
     this.store = store;
     this.releases = releases;
     this.cards = cards;
     this.links = links;
-    this.who = who;
     this.address = address;
   }
 
@@ -90,9 +87,9 @@ class PaperController {
 
   /** Channel cards, for everyone of the roster who carries it, or for one. */
   @GetMapping(path = "/api/releases/{release}/cards.pdf", produces = "application/pdf")
-  ResponseEntity<byte[]> cards(Principal principal, HttpServletRequest request, @PathVariable long release, @RequestParam Optional<Long> party) {
+  ResponseEntity<byte[]> cards(Account asking, HttpServletRequest request, @PathVariable long release, @RequestParam Optional<Long> party) {
     ReleaseStore.Head head = head(release);
-    long account = who.account(principal).id();
+    long account = asking.id();
     ReleaseFile file = releases.file(release);
     List<ChannelCards.Card> all = new ArrayList<>();
     for (ReleaseStore.Carrier carrier : cards.carriers(release)) {

@@ -7,7 +7,6 @@ import jakarta.validation.constraints.NotEmpty;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.nio.charset.StandardCharsets;
-import java.security.Principal;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
@@ -32,7 +31,6 @@ import org.wache.release.Matter;
 import org.wache.release.Waiver;
 import org.wache.server.accounts.Account;
 import org.wache.server.accounts.AccountStore;
-import org.wache.server.accounts.WhoAsks;
 import org.wache.server.lists.Titles;
 import org.wache.server.radios.Fleet;
 import org.wache.server.web.Missing;
@@ -46,15 +44,13 @@ class ReleaseController {
   private final Releases releases;
   private final ReleaseWatch watch;
   private final AccountStore accounts;
-  private final WhoAsks who;
 
-  ReleaseController(Gating gating, ReleaseStore store, Releases releases, ReleaseWatch watch, AccountStore accounts, WhoAsks who) {
+  ReleaseController(Gating gating, ReleaseStore store, Releases releases, ReleaseWatch watch, AccountStore accounts) {
     this.gating = gating;
     this.store = store;
     this.releases = releases;
     this.watch = watch;
     this.accounts = accounts;
-    this.who = who;
   }
 
   /**
@@ -113,9 +109,8 @@ class ReleaseController {
   record RecallDraft(@NotBlank @Size(max = 600) String reason) {}
 
   @GetMapping("/api/lists/{list}/gate")
-  GateView gate(Principal principal, @PathVariable long list) {
-    Account account = who.account(principal);
-    Gating.Stand stand = gating.stand(account.id(), list);
+  GateView gate(Account asking, @PathVariable long list) {
+    Gating.Stand stand = gating.stand(asking.id(), list);
     Optional<WaiverStore.SignOff> signed = stand.signed();
     Optional<ReleaseStore.Head> newest = store.newest(list);
     Optional<SinceRelease> since = gating.since(stand);
@@ -126,7 +121,7 @@ class ReleaseController {
         stand.frozen().models().stream().map(model -> new GateRadio(model.name(), model.units())).toList(), stand.gate().matters().stream().map(each -> matter(stand, each)).toList(),
         new GateChange(stand.frozen().last().name(), stand.frozen().last().at()),
         signed.map(each -> new GateSignature(each.by(), each.at(), each.note())).orElse(null), signed.isEmpty() && stand.signOff().isPresent(),
-        gating.whyNotSigning(stand, account.id()).orElse(null), Gating.missing(stand), newest.map(ReleaseController::line).orElse(null),
+        gating.whyNotSigning(stand, asking.id()).orElse(null), Gating.missing(stand), newest.map(ReleaseController::line).orElse(null),
         store.isInUse(list, stand.state()) || newest.filter(head -> !head.isRecalled()).isPresent() && since.filter(each -> each.isNothing() && each.relicensed().isEmpty()).isPresent(),
         since.map(each -> new GateSince(newest.orElseThrow().number(), each.entries(), each.moved(), each.others(), each.relicensed())).orElse(null));
   }
@@ -150,34 +145,33 @@ class ReleaseController {
 
   @PostMapping("/api/lists/{list}/waivers")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void waive(Principal principal, @PathVariable long list, @Valid @RequestBody WaiverDraft draft) {
-    gating.waive(who.account(principal), list, draft.prints(), draft.reason(), Optional.ofNullable(draft.until()));
+  void waive(Account asking, @PathVariable long list, @Valid @RequestBody WaiverDraft draft) {
+    gating.waive(asking, list, draft.prints(), draft.reason(), Optional.ofNullable(draft.until()));
   }
 
   @DeleteMapping("/api/waivers/{waiver}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void endWaiver(Principal principal, @PathVariable long waiver) {
-    gating.endWaiver(who.account(principal), waiver);
+  void endWaiver(Account asking, @PathVariable long waiver) {
+    gating.endWaiver(asking, waiver);
   }
 
   @PostMapping("/api/lists/{list}/signature")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void sign(Principal principal, @PathVariable long list, @Valid @RequestBody SignDraft draft) {
-    gating.sign(who.account(principal), list, draft.state(), draft.note());
+  void sign(Account asking, @PathVariable long list, @Valid @RequestBody SignDraft draft) {
+    gating.sign(asking, list, draft.state(), draft.note());
   }
 
   @DeleteMapping("/api/lists/{list}/signature")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void unsign(Principal principal, @PathVariable long list) {
-    Account account = who.account(principal);
-    long club = gating.stand(account.id(), list).frozen().club();
-    gating.unsign(account, accounts.role(account.id(), club).orElseThrow(() -> new Missing("The group")), list);
+  void unsign(Account asking, @PathVariable long list) {
+    long club = gating.stand(asking.id(), list).frozen().club();
+    gating.unsign(asking, accounts.role(asking.id(), club).orElseThrow(() -> new Missing("The group")), list);
   }
 
   @PostMapping("/api/lists/{list}/releases")
   @ResponseStatus(HttpStatus.CREATED)
-  ReleaseLine release(Principal principal, @PathVariable long list, @Valid @RequestBody ReleaseDraft draft) {
-    return store.one(gating.release(who.account(principal), list, draft.state())).map(ReleaseController::line).orElseThrow();
+  ReleaseLine release(Account asking, @PathVariable long list, @Valid @RequestBody ReleaseDraft draft) {
+    return store.one(gating.release(asking, list, draft.state())).map(ReleaseController::line).orElseThrow();
   }
 
   /** The releases of a group, and which radio has which. */
@@ -258,8 +252,8 @@ class ReleaseController {
 
   @PostMapping("/api/releases/{release}/recall")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void recall(Principal principal, @PathVariable long release, @Valid @RequestBody RecallDraft draft) {
-    gating.recall(who.account(principal), release, draft.reason());
+  void recall(Account asking, @PathVariable long release, @Valid @RequestBody RecallDraft draft) {
+    gating.recall(asking, release, draft.reason());
   }
 
   /** What a look at a release file came to. */

@@ -2,7 +2,6 @@ package org.wache.server.roster;
 
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
-import java.security.Principal;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
@@ -19,7 +18,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
-import org.wache.server.accounts.WhoAsks;
+import org.wache.server.accounts.Account;
 import org.wache.server.rulebooks.Rulebooks;
 
 /** The roster: people, families and firms with their licences. */
@@ -28,15 +27,13 @@ class RosterController {
 
   private final RosterService service;
   private final RosterWatch watch;
-  private final WhoAsks who;
   private final Clock clock;
   private final Rulebooks rulebooks;
 
-  RosterController(RosterService service, RosterWatch watch, WhoAsks who, Clock clock, Rulebooks rulebooks) {
+  RosterController(RosterService service, RosterWatch watch, Clock clock, Rulebooks rulebooks) {
     this.rulebooks = rulebooks;
     this.service = service;
     this.watch = watch;
-    this.who = who;
     this.clock = clock;
   }
 
@@ -53,8 +50,8 @@ class RosterController {
   record PartyChange(int version, @NotNull @Valid Party.Draft party) {}
 
   @GetMapping("/api/groups/{group}/roster")
-  Roster roster(Principal principal, @PathVariable long group) {
-    List<Party> parties = service.parties(who.account(principal).id(), group);
+  Roster roster(Account asking, @PathVariable long group) {
+    List<Party> parties = service.parties(asking.id(), group);
     Map<String, Integer> teams = new TreeMap<>(String.CASE_INSENSITIVE_ORDER);
     parties.forEach(party -> party.teams().forEach(team -> teams.merge(team, 1, Integer::sum)));
     LocalDate today = LocalDate.now(clock);
@@ -73,8 +70,8 @@ class RosterController {
 
   @PostMapping("/api/groups/{group}/parties")
   @ResponseStatus(HttpStatus.CREATED)
-  Saved add(Principal principal, @PathVariable long group, @Valid @RequestBody Party.Draft draft) {
-    long account = who.account(principal).id();
+  Saved add(Account asking, @PathVariable long group, @Valid @RequestBody Party.Draft draft) {
+    long account = asking.id();
     service.visible(account, group);
     RosterWatch.After watched = watch.before(account, group, Optional.empty());
     Party party = service.add(account, group, draft);
@@ -82,8 +79,8 @@ class RosterController {
   }
 
   @PutMapping("/api/parties/{party}")
-  Saved change(Principal principal, @PathVariable long party, @Valid @RequestBody PartyChange change) {
-    long account = who.account(principal).id();
+  Saved change(Account asking, @PathVariable long party, @Valid @RequestBody PartyChange change) {
+    long account = asking.id();
     Party before = service.party(account, party);
     RosterWatch.After watched = watch.before(account, service.clubOf(account, party), Optional.of(before));
     Party after = service.change(account, party, change.version(), change.party());
@@ -92,7 +89,7 @@ class RosterController {
 
   @DeleteMapping("/api/parties/{party}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void remove(Principal principal, @PathVariable long party, @RequestParam int version) {
-    service.remove(who.account(principal).id(), party, version);
+  void remove(Account asking, @PathVariable long party, @RequestParam int version) {
+    service.remove(asking.id(), party, version);
   }
 }

@@ -1,6 +1,5 @@
 package org.wache.server.rulebooks;
 
-import java.security.Principal;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Optional;
@@ -11,7 +10,7 @@ import org.wache.rulebook.Rulebook;
 import org.wache.rulebook.RulebookProblem;
 import org.wache.server.access.Right;
 import org.wache.server.access.Rights;
-import org.wache.server.accounts.WhoAsks;
+import org.wache.server.accounts.Account;
 import org.wache.server.web.Refused;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -22,14 +21,12 @@ public class Editions {
   private static final JsonMapper JSON = JsonMapper.builder().build();
 
   private final OverlayStore overlays;
-  private final WhoAsks who;
   private final Rulebooks rulebooks;
   private final Rights rights;
   private final Clock clock;
 
-  Editions(OverlayStore overlays, WhoAsks who, Rulebooks rulebooks, Rights rights, Clock clock) {
+  Editions(OverlayStore overlays, Rulebooks rulebooks, Rights rights, Clock clock) {
     this.overlays = overlays;
-    this.who = who;
     this.rulebooks = rulebooks;
     this.rights = rights;
     this.clock = clock;
@@ -61,14 +58,14 @@ public class Editions {
    *
    * @throws Missing when the group is not one of theirs
    */
-  Edition of(Principal principal, Optional<String> rulebook, Optional<Long> group, Optional<LocalDate> day) {
-    boolean sees = group.isPresent() && rights.has(Right.SEE, principal.getName(), group.get());
+  Edition of(Account asking, Optional<String> rulebook, Optional<Long> group, Optional<LocalDate> day) {
+    boolean sees = group.isPresent() && rights.has(Right.SEE, asking.login(), group.get());
     Optional<String> own = group.map(rulebooks::idOfGroup);
     Edition edition = on(rulebook.or(() -> own), day);
     if (!sees || !own.equals(Optional.of(edition.rulebook()))) {
       return edition;
     }
-    String rows = overlays.rows(who.account(principal).id(), group.get());
+    String rows = overlays.rows(asking.id(), group.get());
     return edition.withPlan(edition.plan().overlaid(OverlayReader.rows(JSON.readTree(rows))));
   }
 }

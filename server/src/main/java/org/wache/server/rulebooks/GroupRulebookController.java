@@ -2,7 +2,6 @@ package org.wache.server.rulebooks;
 
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
-import java.security.Principal;
 import org.springframework.http.HttpStatus;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -12,7 +11,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.wache.rulebook.RulebookReader;
-import org.wache.server.accounts.WhoAsks;
+import org.wache.server.accounts.Account;
 import org.wache.server.log.Logbook;
 import org.wache.server.web.Refused;
 
@@ -22,12 +21,10 @@ class GroupRulebookController {
 
   private final Rulebooks rulebooks;
   private final Logbook log;
-  private final WhoAsks who;
 
-  GroupRulebookController(Rulebooks rulebooks, Logbook log, WhoAsks who) {
+  GroupRulebookController(Rulebooks rulebooks, Logbook log) {
     this.rulebooks = rulebooks;
     this.log = log;
-    this.who = who;
   }
 
   record GroupRulebook(@NotNull String id) {}
@@ -41,12 +38,12 @@ class GroupRulebookController {
   @PutMapping("/api/groups/{group}/rulebook")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   @Transactional
-  public void set(Principal principal, @PathVariable long group, @Valid @RequestBody GroupRulebook given) {
+  public void set(Account asking, @PathVariable long group, @Valid @RequestBody GroupRulebook given) {
     if (!RulebookReader.ids().contains(given.id())) {
       throw new Refused("There is no rulebook “" + given.id() + "”; there is " + String.join(", ", RulebookReader.ids()) + ".");
     }
     String before = rulebooks.idOfGroup(group);
     rulebooks.choose(group, given.id());
-    log.add(who.account(principal).id(), group, Logbook.Deed.of(Logbook.Kind.RULEBOOK, null, "Rulebook", "from " + before + " to " + given.id()));
+    log.add(asking.id(), group, Logbook.Deed.of(Logbook.Kind.RULEBOOK, null, "Rulebook", "from " + before + " to " + given.id()));
   }
 }

@@ -2,7 +2,6 @@ package org.wache.server.rulebooks;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.nio.charset.StandardCharsets;
-import java.security.Principal;
 import java.time.LocalDate;
 import java.util.HashSet;
 import java.util.List;
@@ -24,6 +23,7 @@ import org.wache.rulebook.Edition;
 import org.wache.rulebook.EditionDifference;
 import org.wache.rulebook.Rulebook;
 import org.wache.rulebook.ToneTable;
+import org.wache.server.accounts.Account;
 import org.wache.server.web.Refused;
 import org.wache.signal.Frequency;
 import org.wache.signal.Tone;
@@ -109,9 +109,9 @@ class RulebookController {
   record Partner(long hertz, boolean input, String words, String source) {}
 
   @GetMapping("/api/rulebook/at")
-  At at(Principal principal, @RequestParam String mhz, @RequestParam Optional<Long> group,
+  At at(Account asking, @RequestParam String mhz, @RequestParam Optional<Long> group,
       @RequestParam Optional<String> rulebook, @RequestParam Optional<LocalDate> on) {
-    Edition edition = editions.of(principal, rulebook, group, on);
+    Edition edition = editions.of(asking, rulebook, group, on);
     Frequency frequency = Looked.up(edition, mhz);
     FrequencyFacts facts = FrequencyFacts.at(edition, frequency);
     return new At(frequency.hertz(), edition.dates().id(), facts.names(), facts.whose().orElse(null), facts.services(),

@@ -1,7 +1,6 @@
 package org.wache.server.rulebooks;
 
 import io.swagger.v3.oas.annotations.media.Schema;
-import java.security.Principal;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -24,6 +23,7 @@ import org.wache.rulebook.FixedChannel;
 import org.wache.rulebook.Grant;
 import org.wache.rulebook.PlanRow;
 import org.wache.rulebook.Service;
+import org.wache.server.accounts.Account;
 import org.wache.server.web.Refused;
 import org.wache.signal.Content;
 
@@ -57,10 +57,10 @@ class RulerController {
   record Plan(long low, long high, String words, @Schema(nullable = true) Optional<String> calling, boolean local) {}
 
   @GetMapping("/api/ruler")
-  Ruler ruler(Principal principal, @RequestParam Optional<String> rulebook,
+  Ruler ruler(Account asking, @RequestParam Optional<String> rulebook,
       @RequestParam(defaultValue = "nobody") String as, @RequestParam Optional<Long> group,
       @RequestParam Optional<LocalDate> on) {
-    Edition edition = editions.of(principal, rulebook, group, on);
+    Edition edition = editions.of(asking, rulebook, group, on);
     try {
       LicenceWords.holder(as, edition);
     } catch (IllegalArgumentException e) {

@@ -3,7 +3,6 @@ package org.wache.server.site;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
-import java.security.Principal;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
@@ -33,7 +32,7 @@ import org.wache.channel.Channel;
 import org.wache.channel.Field;
 import org.wache.licence.Holder;
 import org.wache.radio.Radio;
-import org.wache.server.accounts.WhoAsks;
+import org.wache.server.accounts.Account;
 import org.wache.server.database.Newest;
 import org.wache.server.lists.Audits;
 import org.wache.server.lists.Context;
@@ -61,16 +60,14 @@ class SiteController {
   private final ListService service;
   private final Audits audits;
   private final Fleet fleet;
-  private final WhoAsks who;
   private final Map<Kept, Audit> kept = Collections.synchronizedMap(new Newest<>(8));
 
   private record Kept(Audits.Key key, String how) {}
 
-  SiteController(ListService service, Audits audits, Fleet fleet, WhoAsks who) {
+  SiteController(ListService service, Audits audits, Fleet fleet) {
     this.fleet = fleet;
     this.service = service;
     this.audits = audits;
-    this.who = who;
   }
 
   /** The interference of a list. keyed is what it is held against; shown is what is told here: all, teams or bases. */
@@ -112,8 +109,8 @@ class SiteController {
   record KeyingChange(@NotNull @Valid Views.Keyed before, @NotNull @Valid Views.Keyed after) {}
 
   @GetMapping("/api/lists/{list}/site")
-  SiteView site(Principal principal, @PathVariable long list, @RequestParam(defaultValue = "") String how) {
-    Source source = source(principal, list);
+  SiteView site(Account asking, @PathVariable long list, @RequestParam(defaultValue = "") String how) {
+    Source source = source(asking, list);
     Context context = audits.placed(source);
     Audit audit = audit(source, how);
     List<ListStore.Stored> stored = audits.of(source).stored();
@@ -169,8 +166,8 @@ class SiteController {
     return kind.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-');
   }
 
-  private Source source(Principal principal, long list) {
-    return service.seen(who.account(principal).id(), list).source();
+  private Source source(Account asking, long list) {
+    return service.seen(asking.id(), list).source();
   }
 
   /** The list's audit with what is keyed together; where nothing is, as if all were. */
@@ -201,9 +198,9 @@ class SiteController {
   }
 
   @GetMapping("/api/lists/{list}/site/{entry}")
-  SiteDetail detail(Principal principal, @PathVariable long list, @PathVariable long entry, @RequestParam(defaultValue = "") String how,
+  SiteDetail detail(Account asking, @PathVariable long list, @PathVariable long entry, @RequestParam(defaultValue = "") String how,
       @RequestParam(defaultValue = "0") int site) {
-    Source source = source(principal, list);
+    Source source = source(asking, list);
     Audit audit = audit(source, how);
     List<ListStore.Stored> stored = audits.of(source).stored();
     Findings findings = siteOf(audit, site).study().at(position(source, entry));
@@ -220,9 +217,9 @@ class SiteController {
 
   /** The least changes that clear one hit, each tried on the whole site. */
   @GetMapping("/api/lists/{list}/site/{entry}/least")
-  List<LeastChange> least(Principal principal, @PathVariable long list, @PathVariable long entry, @RequestParam(defaultValue = "") String how,
+  List<LeastChange> least(Account asking, @PathVariable long list, @PathVariable long entry, @RequestParam(defaultValue = "") String how,
       @RequestParam(defaultValue = "0") int site, @RequestParam String kind, @RequestParam(defaultValue = "0") int at) {
-    Source source = source(principal, list);
+    Source source = source(asking, list);
     Audit audit = audit(source, how);
     List<ListStore.Stored> stored = audits.of(source).stored();
     Sites.Site there = siteOf(audit, site);
@@ -256,13 +253,13 @@ class SiteController {
    * @param radios models as they are set, by their words; none for those that the list is for
    */
   @GetMapping("/api/lists/{list}/clear-channels")
-  List<ClearPick> clear(Principal principal, @PathVariable long list, @RequestParam(defaultValue = "") String how,
+  List<ClearPick> clear(Account asking, @PathVariable long list, @RequestParam(defaultValue = "") String how,
       @RequestParam(defaultValue = "0") int site, @RequestParam(defaultValue = "") List<String> places, @RequestParam(defaultValue = "") List<String> carriers,
       @RequestParam(defaultValue = "") List<String> radios, @RequestParam(defaultValue = "") String power) {
     if (!power.isEmpty() && Watts.parse(power).isEmpty()) {
       throw new Refused("“" + power + "” is no power in watts.");
     }
-    Source source = source(principal, list);
+    Source source = source(asking, list);
     Audit audit = audit(source, how);
     AuditContext context = audit.auditor().context();
     if (!carriers.isEmpty()) {
@@ -306,7 +303,7 @@ class SiteController {
   /** Says what of the list is keyed together at one site; the Desk asks about interference from then on. */
   @PutMapping("/api/lists/{list}/keying")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void keying(Principal principal, @PathVariable long list, @Valid @RequestBody KeyingChange change) {
-    service.setKeying(who.account(principal).id(), list, change.before(), change.after());
+  void keying(Account asking, @PathVariable long list, @Valid @RequestBody KeyingChange change) {
+    service.setKeying(asking.id(), list, change.before(), change.after());
   }
 }

@@ -2,7 +2,6 @@ package org.wache.server.stations;
 
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
-import java.security.Principal;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
@@ -18,7 +17,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.wache.rulebook.StationData;
-import org.wache.server.accounts.WhoAsks;
+import org.wache.server.accounts.Account;
 import org.wache.server.rulebooks.Rulebooks;
 import org.wache.server.site.StationSheets;
 import org.wache.server.web.Refused;
@@ -33,14 +32,12 @@ class StationController {
   private final StationStore store;
   private final StationSheets sheets;
   private final Rulebooks rulebooks;
-  private final WhoAsks who;
   private final Clock clock;
 
-  StationController(StationStore store, StationSheets sheets, Rulebooks rulebooks, WhoAsks who, Clock clock) {
+  StationController(StationStore store, StationSheets sheets, Rulebooks rulebooks, Clock clock) {
     this.store = store;
     this.sheets = sheets;
     this.rulebooks = rulebooks;
-    this.who = who;
     this.clock = clock;
   }
 
@@ -81,20 +78,20 @@ class StationController {
 
   @PostMapping("/api/groups/{group}/stations")
   @ResponseStatus(HttpStatus.CREATED)
-  StationMade add(Principal principal, @PathVariable long group, @Valid @RequestBody StationForm form) {
-    return new StationMade(store.add(who.account(principal).id(), group, form.name().strip(), checked(form)));
+  StationMade add(Account asking, @PathVariable long group, @Valid @RequestBody StationForm form) {
+    return new StationMade(store.add(asking.id(), group, form.name().strip(), checked(form)));
   }
 
   @PutMapping("/api/stations/{station}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void change(Principal principal, @PathVariable long station, @Valid @RequestBody StationChange change) {
-    store.change(who.account(principal).id(), station, change.version(), change.form().name().strip(), checked(change.form()));
+  void change(Account asking, @PathVariable long station, @Valid @RequestBody StationChange change) {
+    store.change(asking.id(), station, change.version(), change.form().name().strip(), checked(change.form()));
   }
 
   @DeleteMapping("/api/stations/{station}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void remove(Principal principal, @PathVariable long station, @RequestParam int version) {
-    store.remove(who.account(principal).id(), station, version);
+  void remove(Account asking, @PathVariable long station, @RequestParam int version) {
+    store.remove(asking.id(), station, version);
   }
 
   private static String checked(StationForm form) {
@@ -107,9 +104,9 @@ class StationController {
 
   /** The figures of a station as it is being typed; nothing is saved. */
   @PostMapping("/api/groups/{group}/stations/sheet")
-  StationSheets.Sheet sheet(Principal principal, @PathVariable long group, @Valid @RequestBody SheetOf of) {
+  StationSheets.Sheet sheet(Account asking, @PathVariable long group, @Valid @RequestBody SheetOf of) {
     try {
-      return sheets.of(who.account(principal).id(), of.list(), of.form().station(), of.entries(), of.atOnce());
+      return sheets.of(asking.id(), of.list(), of.form().station(), of.entries(), of.atOnce());
     } catch (IllegalArgumentException e) {
       throw new Refused(e.getMessage());
     }

@@ -3,7 +3,6 @@ package org.wache.server.tones;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
-import java.security.Principal;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
@@ -18,7 +17,7 @@ import org.springframework.web.bind.annotation.RestController;
 import org.wache.audit.Words;
 import org.wache.rulebook.RulebookReader;
 import org.wache.rulebook.ToneTable;
-import org.wache.server.accounts.WhoAsks;
+import org.wache.server.accounts.Account;
 import org.wache.server.rulebooks.Rulebooks;
 import org.wache.server.web.Refused;
 import org.wache.signal.Tone;
@@ -32,13 +31,11 @@ class ToneKnowledgeController {
 
   private final ToneKnowledgeStore store;
   private final ToneTables tables;
-  private final WhoAsks who;
   private final Clock clock;
 
-  ToneKnowledgeController(ToneKnowledgeStore store, ToneTables tables, WhoAsks who, Clock clock) {
+  ToneKnowledgeController(ToneKnowledgeStore store, ToneTables tables, Clock clock) {
     this.store = store;
     this.tables = tables;
-    this.who = who;
     this.clock = clock;
   }
 
@@ -49,8 +46,8 @@ class ToneKnowledgeController {
   record KnownTonesChange(int before, @NotNull @Valid ToneKnowledge knowledge) {}
 
   @GetMapping("/api/groups/{group}/tones")
-  KnownTones tones(Principal principal, @PathVariable long group) {
-    ToneKnowledgeStore.Known known = store.known(who.account(principal).id(), group);
+  KnownTones tones(Account asking, @PathVariable long group) {
+    ToneKnowledgeStore.Known known = store.known(asking.id(), group);
     return new KnownTones(known.version(), known.knowledge(), tables.of(group, known.knowledge()));
   }
 
@@ -70,8 +67,8 @@ class ToneKnowledgeController {
 
   /** Translates a tone: hertz, a digital code, "code 12", or, with a model, the model's own number. */
   @GetMapping("/api/groups/{group}/tones/translation")
-  Translated translate(Principal principal, @PathVariable long group, @RequestParam String of, @RequestParam(defaultValue = "") String model) {
-    List<ToneKnowledge.ModelTones> models = tables.of(group, store.known(who.account(principal).id(), group).knowledge());
+  Translated translate(Account asking, @PathVariable long group, @RequestParam String of, @RequestParam(defaultValue = "") String model) {
+    List<ToneKnowledge.ModelTones> models = tables.of(group, store.known(asking.id(), group).knowledge());
     ToneTable table = RulebookReader.shipped(Rulebooks.usual()).on(LocalDate.now(clock)).tones();
     Tone tone = model.isEmpty() ? WrittenTone.read(of, table).flatMap(WrittenTone::tone)
         .orElseThrow(() -> new Refused("“" + of + "” is no tone. Write it like 100.0, D023 or code 12.")) : inModel(models, model, of);
@@ -96,8 +93,8 @@ class ToneKnowledgeController {
   }
 
   @PutMapping("/api/groups/{group}/tones")
-  KnownTones setTones(Principal principal, @PathVariable long group, @Valid @RequestBody KnownTonesChange change) {
-    store.put(who.account(principal).id(), group, change.before(), change.knowledge());
-    return tones(principal, group);
+  KnownTones setTones(Account asking, @PathVariable long group, @Valid @RequestBody KnownTonesChange change) {
+    store.put(asking.id(), group, change.before(), change.knowledge());
+    return tones(asking, group);
   }
 }

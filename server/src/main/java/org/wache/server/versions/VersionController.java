@@ -4,7 +4,6 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
-import java.security.Principal;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.List;
@@ -22,7 +21,7 @@ import org.wache.channel.Channel;
 import org.wache.compare.Item;
 import org.wache.compare.ListDifference;
 import org.wache.compare.Merge;
-import org.wache.server.accounts.WhoAsks;
+import org.wache.server.accounts.Account;
 import org.wache.server.desk.ListController;
 import org.wache.server.lists.DeskWriter;
 import org.wache.server.lists.EntryChanges;
@@ -35,11 +34,9 @@ import org.wache.server.web.OneLine;
 class VersionController {
 
   private final Versions versions;
-  private final WhoAsks who;
 
-  VersionController(Versions versions, WhoAsks who) {
+  VersionController(Versions versions) {
     this.versions = versions;
-    this.who = who;
   }
 
   /** The versions of a list, the newest first; origin is the list that it was copied from. */
@@ -77,8 +74,8 @@ class VersionController {
   record MergedWith(long other) {}
 
   @GetMapping("/api/lists/{list}/versions")
-  History history(Principal principal, @PathVariable long list) {
-    List<Revision> revisions = versions.past(who.account(principal).id(), list).stream()
+  History history(Account asking, @PathVariable long list) {
+    List<Revision> revisions = versions.past(asking.id(), list).stream()
         .map(past -> new Revision(past.version(), past.at(), past.by(), Versions.words(past), past.release(), past.recalled())).toList();
     return new History(revisions, versions.copied(list).map(from -> new OriginOfCopy(from.from(), from.version())));
   }
@@ -87,16 +84,16 @@ class VersionController {
   record WholeVersion(int version, List<Map<String, String>> entries) {}
 
   @GetMapping("/api/lists/{list}/versions/{version}")
-  WholeVersion whole(Principal principal, @PathVariable long list, @PathVariable int version) {
-    Versions.Stand stand = versions.stand(who.account(principal).id(), list, Optional.of(version));
+  WholeVersion whole(Account asking, @PathVariable long list, @PathVariable int version) {
+    Versions.Stand stand = versions.stand(asking.id(), list, Optional.of(version));
     return new WholeVersion(version, stand.stored().stream().map(each -> DeskWriter.fields(each.channel())).toList());
   }
 
   /** What became of a version, or of another list, in this list. */
   @GetMapping("/api/lists/{list}/difference")
-  Compared difference(Principal principal, @PathVariable long list, @RequestParam Optional<Integer> version,
+  Compared difference(Account asking, @PathVariable long list, @RequestParam Optional<Integer> version,
       @RequestParam Optional<Long> other, @RequestParam Optional<Integer> otherVersion) {
-    long account = who.account(principal).id();
+    long account = asking.id();
     Versions.Stand after = versions.stand(account, list, version);
     Versions.Stand before = versions.stand(account, other.orElse(list), otherVersion);
     boolean oneList = before.head().id() == list;
@@ -151,8 +148,8 @@ class VersionController {
 
   /** What another list would change of this one, from what both began with. */
   @GetMapping("/api/lists/{list}/merge")
-  MergeView merge(Principal principal, @PathVariable long list, @RequestParam long other, @RequestParam Optional<Integer> base) {
-    Versions.Three three = versions.three(who.account(principal).id(), list, other, base);
+  MergeView merge(Account asking, @PathVariable long list, @RequestParam long other, @RequestParam Optional<Integer> base) {
+    Versions.Three three = versions.three(asking.id(), list, other, base);
     Merge merge = Merge.of(three.baseItems(), three.mineItems(), three.theirItems());
     return new MergeView(three.base().version() == 0 ? "" : three.base().head().name() + ", version " + three.base().version(),
         merge.rows().stream().map(row -> row(row, three)).toList());
@@ -176,15 +173,15 @@ class VersionController {
   /** The copy of two lists begins anew with its origin as it is now: what was left out of a merge is not offered again. */
   @PostMapping("/api/lists/{list}/merged")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void merged(Principal principal, @PathVariable long list, @Valid @RequestBody MergedWith with) {
-    versions.merged(who.account(principal).id(), list, with.other());
+  void merged(Account asking, @PathVariable long list, @Valid @RequestBody MergedWith with) {
+    versions.merged(asking.id(), list, with.other());
   }
 
   /** Makes a copy that can be changed by itself, and merged back. */
   @PostMapping("/api/lists/{list}/copies")
   @ResponseStatus(HttpStatus.CREATED)
-  ListController.Made copy(Principal principal, @PathVariable long list, @Valid @RequestBody CopyName name) {
-    long account = who.account(principal).id();
+  ListController.Made copy(Account asking, @PathVariable long list, @Valid @RequestBody CopyName name) {
+    long account = asking.id();
     long copy = versions.copy(account, list, name.name());
     return new ListController.Made(copy, name.name(), versions.stand(account, copy, Optional.empty()).stored().size());
   }
