@@ -11,7 +11,7 @@ import org.wache.audit.Auditor;
 import org.wache.audit.register.Register;
 import org.wache.channel.Channel;
 import org.wache.channel.Field;
-import org.wache.exchange.LicenceWords;
+import org.wache.exchange.HolderShorthand;
 import org.wache.licence.Holder;
 import org.wache.rulebook.Edition;
 import org.wache.rulebook.RulebookReader;
@@ -88,7 +88,7 @@ final class Lists {
     Edition edition = RulebookReader.shipped("us").on(DAY);
     List<Holder> all = new ArrayList<>();
     for (int i = 0; i < holders; i++) {
-      Holder kind = LicenceWords.holder(kinds[i % kinds.length], edition);
+      Holder kind = HolderShorthand.holder(kinds[i % kinds.length], edition);
       all.add(new Holder("Holder " + i, kind.licences()));
     }
     return new Auditor(Register.ALL, AuditContext.of(edition, DAY, all));

@@ -19,7 +19,7 @@ import org.wache.channel.ChannelList;
 import org.wache.exchange.AuditReport;
 import org.wache.exchange.ContextFile;
 import org.wache.exchange.FileProblem;
-import org.wache.exchange.LicenceWords;
+import org.wache.exchange.HolderShorthand;
 import org.wache.exchange.ListFiles;
 import org.wache.exchange.ReleaseCheck;
 import org.wache.exchange.ReleaseFile;
@@ -94,9 +94,9 @@ final class AuditCommand implements Callable<Integer> {
   private Auditor auditor(ContextFile given, LocalDate day, Edition edition) {
     try {
       List<Holder> holders = new ArrayList<>(given.holders());
-      as.forEach(words -> holders.add(LicenceWords.holder(words, edition)));
+      as.forEach(words -> holders.add(HolderShorthand.holder(words, edition)));
       if (holders.isEmpty()) {
-        holders.add(LicenceWords.holder(LicenceWords.NOBODY, edition));
+        holders.add(HolderShorthand.holder(HolderShorthand.NOBODY, edition));
       }
       return new Auditor(Register.ALL,
           given.under(edition, day, holders));

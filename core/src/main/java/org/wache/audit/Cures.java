@@ -111,7 +111,7 @@ public final class Cures {
     long written = channel.transmit().orElseThrow().minus(receive);
     return Stream.concat(entry.plan().counting(receive).stream().flatMap(row -> row.offsets().stream()), Stream.of(-written)).distinct()
         .filter(offset -> offset != written && receive.hertz() + offset > 0)
-        .map(offset -> pair("Set the offset " + Words.offset(offset), receive, receive.plus(offset))).toList();
+        .map(offset -> pair("Set the offset " + Wording.offset(offset), receive, receive.plus(offset))).toList();
   }
 
   /** These changes and then listening only. */

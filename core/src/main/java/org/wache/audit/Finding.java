@@ -41,14 +41,9 @@ public final class Finding {
     return new Finding(slug, Severity.QUERY, Optional.empty());
   }
 
-  /** A hold on one route. */
-  public static Finding hold(Slug slug, Route route) {
-    return new Finding(slug, Severity.HOLD, route.serviceId());
-  }
-
-  /** A query on one route. */
-  public static Finding query(Slug slug, Route route) {
-    return new Finding(slug, Severity.QUERY, route.serviceId());
+  /** One that concerns only those who would key it under one service. */
+  public static Finding under(Optional<String> service, Slug slug, Severity severity) {
+    return new Finding(slug, severity, service);
   }
 
   /** Sets the message: what is, in one sentence. */

@@ -31,9 +31,9 @@ public record Overrun(boolean atTop, long over, Frequency reach, Frequency edge)
     if (ofBand) {
       return "the " + side + " of the " + band + " band";
     }
-    String emission = Words.emission(route.on());
+    String emission = Wording.emission(route.on());
     return sameForAll(route) ? "the " + side + " of the " + band + " part for " + emission
-        : "the " + side + " of the " + band + " part where " + Words.capital(route.licenceClass().orElse("anyone"))
+        : "the " + side + " of the " + band + " part where " + Wording.capital(route.licenceClass().orElse("anyone"))
             + " may use " + emission;
   }
 
@@ -52,7 +52,7 @@ public record Overrun(boolean atTop, long over, Frequency reach, Frequency edge)
         .plus(side, half ? "half of " + route.emission() : (route.emission().vestigial() ? "this side of " : "far side of ") + route.emission())
         .gives(reach, "reaches")
         .limit(edge, edgeLabel(route, room));
-    return sum.rest(Words.length(Math.abs(over)), "", over > 0 ? "over" : "left");
+    return sum.rest(Wording.length(Math.abs(over)), "", over > 0 ? "over" : "left");
   }
 
   private String edgeLabel(Route route, Room room) {

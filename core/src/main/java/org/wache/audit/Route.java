@@ -69,8 +69,14 @@ public final class Route {
     return service;
   }
 
-  Optional<String> serviceId() {
-    return Optional.of(service.id());
+  /** A hold on this route. */
+  public Finding hold(Slug rule) {
+    return Finding.under(Optional.of(service.id()), rule, Severity.HOLD);
+  }
+
+  /** A query on this route. */
+  public Finding query(Slug rule) {
+    return Finding.under(Optional.of(service.id()), rule, Severity.QUERY);
   }
 
   /** The licence used. */

@@ -69,7 +69,7 @@ public record Abroad(Audit audit, List<Counted> counted, List<Fate> fates) {
     Edition edition = there.on(day);
     List<Counted> counted = new ArrayList<>();
     List<Holder> visitors = at.holders().stream()
-        .map(holder -> as.map(words -> org.wache.exchange.LicenceWords.holder(words, edition)).map(given -> new Holder(holder.name(), given.licences()))
+        .map(holder -> as.map(words -> org.wache.exchange.HolderShorthand.holder(words, edition)).map(given -> new Holder(holder.name(), given.licences()))
             .orElseGet(() -> visitor(holder, at.edition().rulebook(), there, edition, counted))).toList();
     HouseRules house = new HouseRules(at.houseRules().directTones(), at.houseRules().maxTimeoutS(), OptionalInt.empty(), Keying.NONE);
     AuditContext context = new AuditContext(edition, day, visitors, new Whereabouts(Optional.empty(), edition.geography()), Antenna.ASSUMED, house,

@@ -18,9 +18,9 @@ import org.wache.signal.Frequency;
 import org.wache.signal.Mode;
 import org.wache.signal.Tone;
 import org.wache.signal.Watts;
-import org.wache.words.Shift;
-import org.wache.words.Sketch;
-import org.wache.words.WrittenMode;
+import org.wache.typed.Shift;
+import org.wache.typed.Sketch;
+import org.wache.typed.WrittenMode;
 
 /** The channels of a service with fixed channels as the entries of a list: what a factory list is swapped for. */
 public final class ServiceSwap {

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import org.wache.audit.Words;
+import org.wache.audit.Wording;
 import org.wache.rulebook.Allocation;
 import org.wache.rulebook.AuthorisedService;
 import org.wache.rulebook.Ban;
@@ -139,11 +139,11 @@ public record FrequencyFacts(Frequency frequency, Optional<Whose> whose, List<Se
 
   /** Conditions, heights, and the parts for other uses than direct and repeater. */
   private static void further(Edition edition, FurtherTerms terms, Frequency frequency, List<Note> notes) {
-    terms.conditions(frequency, -1).forEach(each -> notes.add(new Note(Words.capital((each.uses().isEmpty() ? "" : Words.list(each.uses()) + ": ") + each.say())
+    terms.conditions(frequency, -1).forEach(each -> notes.add(new Note(Wording.capital((each.uses().isEmpty() ? "" : Wording.list(each.uses()) + ": ") + each.say())
         + each.zone().flatMap(edition.geography()::zone).map(zone -> " (" + zone.name() + ")").orElse("") + ".", edition.cite(each.source()))));
     terms.height(frequency).ifPresent(each -> notes.add(new Note("An antenna stands at most " + Double.toString(each.metres()).replaceFirst("\\.0$", "") + " m above the ground"
         + (each.say().isEmpty() ? "" : ", " + each.say()) + ".", edition.cite(each.source()))));
-    terms.uses().forEach(each -> notes.add(new Note(Words.capital(each.use()) + (each.allowed(frequency) ? ": allowed here" : each.elsewhere().isPresent()
+    terms.uses().forEach(each -> notes.add(new Note(Wording.capital(each.use()) + (each.allowed(frequency) ? ": allowed here" : each.elsewhere().isPresent()
         ? ": only up to " + Frequency.kilohertz(each.elsewhere().get().hertz()) + " kHz and in answer to a call" : ": not here")
         + each.power().map(limit -> ", at most " + limit.watts() + " " + limit.measure().words()).orElse("") + ".", edition.cite(each.source()))));
   }
@@ -165,7 +165,7 @@ public record FrequencyFacts(Frequency frequency, Optional<Whose> whose, List<Se
     if (service.traits().classes().isEmpty()) {
       int bits = service.grantsAt(frequency).stream().mapToInt(Grant::allow).reduce(0, (a, b) -> a | b);
       String who = who(service);
-      terms.add(new Term(who, Words.contents(bits), power(service.powerLimits(0, Mode.AM.emission(), frequency)), width(service, frequency),
+      terms.add(new Term(who, Wording.contents(bits), power(service.powerLimits(0, Mode.AM.emission(), frequency)), width(service, frequency),
           edition.cite(service.grantsAt(frequency).get(0).source())));
     }
     for (int held = 0; held < service.traits().classes().size(); held++) {
@@ -177,7 +177,7 @@ public record FrequencyFacts(Frequency frequency, Optional<Whose> whose, List<Se
       boolean same = bits == before && !terms.isEmpty() && terms.get(terms.size() - 1).power().equals(power);
       if (bits != 0 && !same) {
         String source = mine.isEmpty() ? channel.map(FixedChannel::source).orElse("") : mine.get(0).source(held);
-        terms.add(new Term(Words.capital(service.traits().classes().get(held)) + " and above", Words.contents(bits), power,
+        terms.add(new Term(Wording.capital(service.traits().classes().get(held)) + " and above", Wording.contents(bits), power,
             width(service, frequency), edition.cite(source)));
       }
       before = bits;
@@ -222,7 +222,7 @@ public record FrequencyFacts(Frequency frequency, Optional<Whose> whose, List<Se
     }
     String who = who(service);
     String sideband = channel.sidebandPower().map(limit -> "; single sideband " + power(List.of(limit))).orElse("");
-    return List.of(new Term(who, Words.contents(channel.allow()), power(channel.power().stream().toList()) + sideband,
+    return List.of(new Term(who, Wording.contents(channel.allow()), power(channel.power().stream().toList()) + sideband,
         Frequency.kilohertz(channel.width().hertz()) + " kHz", edition.cite(channel.source())));
   }
 

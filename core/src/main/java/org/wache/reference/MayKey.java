@@ -12,7 +12,7 @@ import org.wache.audit.Finding;
 import org.wache.audit.Judgement;
 import org.wache.audit.RuleSet;
 import org.wache.audit.Verdict;
-import org.wache.audit.Words;
+import org.wache.audit.Wording;
 import org.wache.channel.Channel;
 import org.wache.channel.ChannelList;
 import org.wache.channel.Field;
@@ -51,7 +51,7 @@ public record MayKey(boolean may, List<String> modes, String words, String sourc
       by.put(mode, judgement);
       if (judgement.verdict() != Verdict.HOLD && judgement.route().isPresent()) {
         if (modes.isEmpty()) {
-          words = audit.authority(0, 0).map(authority -> authority.licenceClass().map(each -> Words.capital(each) + ", ").orElse("") + authority.segment()).orElse("");
+          words = audit.authority(0, 0).map(authority -> authority.licenceClass().map(each -> Wording.capital(each) + ", ").orElse("") + authority.segment()).orElse("");
           source = audit.authority(0, 0).map(authority -> authority.source()).orElse("");
         }
         modes.add(mode);

@@ -3,7 +3,7 @@ package org.wache.reference;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import org.wache.audit.Words;
+import org.wache.audit.Wording;
 import org.wache.radio.LockMode;
 import org.wache.radio.Radio;
 import org.wache.radio.RadioModel;
@@ -50,7 +50,7 @@ public final class RadioFacts {
         .filter(mode -> edition.regionSets().of(mode.transmit()).filter(set -> set.id().equals(edition.rulebook())).isPresent())
         .min(java.util.Comparator.comparingLong(RadioFacts::width));
     List<String> erased = radio.model().coverage().lockErases();
-    String cost = erased.isEmpty() ? "" : " That erases its " + Words.list(erased) + ": read and save it first.";
+    String cost = erased.isEmpty() ? "" : " That erases its " + Wording.list(erased) + ": read and save it first.";
     return right.filter(mode -> radio.lock().isPresent()).map(mode -> " Set its lock to “" + mode.name() + "”." + cost).orElse("");
   }
 

@@ -1,7 +1,7 @@
 package org.wache.table;
 
 import java.util.Optional;
-import org.wache.words.Unit;
+import org.wache.typed.Unit;
 
 /**
  * What a column of a table is taken for.

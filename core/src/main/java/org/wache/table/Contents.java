@@ -7,13 +7,13 @@ import java.util.Set;
 import java.util.function.Predicate;
 import java.util.regex.Pattern;
 import org.wache.rulebook.Edition;
-import org.wache.words.Plain;
-import org.wache.words.Shift;
-import org.wache.words.Unit;
-import org.wache.words.WrittenFrequency;
-import org.wache.words.WrittenMode;
-import org.wache.words.WrittenPower;
-import org.wache.words.WrittenTone;
+import org.wache.typed.Plain;
+import org.wache.typed.Shift;
+import org.wache.typed.Unit;
+import org.wache.typed.WrittenFrequency;
+import org.wache.typed.WrittenMode;
+import org.wache.typed.WrittenPower;
+import org.wache.typed.WrittenTone;
 
 /** What the texts of a column look like. */
 final class Contents {

@@ -8,11 +8,11 @@ import java.util.Map;
 import java.util.Optional;
 import org.wache.audit.HouseRules;
 import org.wache.rulebook.Edition;
-import org.wache.words.AddLine;
-import org.wache.words.Offsets;
-import org.wache.words.Sketch;
-import org.wache.words.Unit;
-import org.wache.words.WrittenFrequency;
+import org.wache.typed.AddLine;
+import org.wache.typed.Offsets;
+import org.wache.typed.Sketch;
+import org.wache.typed.Unit;
+import org.wache.typed.WrittenFrequency;
 
 /** What a table's columns seem to be: from their headings, and from what stands in them. */
 public final class Guess {

@@ -7,8 +7,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
-import org.wache.words.Plain;
-import org.wache.words.Unit;
+import org.wache.typed.Plain;
+import org.wache.typed.Unit;
 
 /** The words that people head their columns with. Common practice, no source. */
 final class Headings {

@@ -3,8 +3,8 @@ package org.wache.table;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.wache.words.Sketch;
-import org.wache.words.WrittenPower;
+import org.wache.typed.Sketch;
+import org.wache.typed.WrittenPower;
 
 /**
  * How a table is read.

@@ -13,16 +13,16 @@ import org.wache.channel.ChannelList;
 import org.wache.channel.Field;
 import org.wache.rulebook.Edition;
 import org.wache.signal.Tone;
-import org.wache.words.AddLine;
-import org.wache.words.Plain;
-import org.wache.words.Said;
-import org.wache.words.Shift;
-import org.wache.words.Sketch;
-import org.wache.words.Understood;
-import org.wache.words.WrittenFrequency;
-import org.wache.words.WrittenMode;
-import org.wache.words.WrittenPower;
-import org.wache.words.WrittenTone;
+import org.wache.typed.AddLine;
+import org.wache.typed.Plain;
+import org.wache.typed.Said;
+import org.wache.typed.Shift;
+import org.wache.typed.Sketch;
+import org.wache.typed.Understood;
+import org.wache.typed.WrittenFrequency;
+import org.wache.typed.WrittenMode;
+import org.wache.typed.WrittenPower;
+import org.wache.typed.WrittenTone;
 
 /**
  * A table read row by row into entries. No row is lost: what is no entry is kept aside with the reason.
@@ -284,7 +284,7 @@ public record TableReading(List<String> extraColumns, List<RowReading> rows) {
         return AddLine.into(sketch, cell, edition).map(problem -> "“" + cell + "” under " + heading(index) + " is no frequency.");
       }
       sketch.hears(read.get().frequency());
-      boolean counted = read.get().unit() != org.wache.words.Unit.MEGAHERTZ && !read.get().said();
+      boolean counted = read.get().unit() != org.wache.typed.Unit.MEGAHERTZ && !read.get().said();
       if (counted) {
         sketch.note(Said.because(Field.RX_MHZ, "hears " + read.get().frequency(),
             "“" + cell + "” counted in " + read.get().unit().symbol()));

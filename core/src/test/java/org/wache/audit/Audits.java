@@ -6,7 +6,7 @@ import java.util.List;
 import org.wache.audit.register.Register;
 import org.wache.channel.Channel;
 import org.wache.channel.ChannelList;
-import org.wache.exchange.LicenceWords;
+import org.wache.exchange.HolderShorthand;
 import org.wache.rulebook.Edition;
 import org.wache.rulebook.RulebookReader;
 
@@ -24,7 +24,7 @@ public final class Audits {
   public static Auditor auditor(LocalDate day, String... holders) {
     Edition edition = edition(day);
     return new Auditor(Register.ALL, AuditContext.of(edition, day,
-        Arrays.stream(holders).map(words -> LicenceWords.holder(words, edition)).toList()));
+        Arrays.stream(holders).map(words -> HolderShorthand.holder(words, edition)).toList()));
   }
 
   public static Audit of(String holder, Channel... channels) {

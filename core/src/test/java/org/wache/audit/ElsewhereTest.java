@@ -15,7 +15,7 @@ import org.wache.audit.register.Register;
 import org.wache.channel.Channel;
 import org.wache.channel.ChannelList;
 import org.wache.channel.Field;
-import org.wache.exchange.LicenceWords;
+import org.wache.exchange.HolderShorthand;
 import org.wache.place.Circle;
 import org.wache.place.Place;
 import org.wache.propose.Abroad;
@@ -43,7 +43,7 @@ class ElsewhereTest {
   void cases(String rulebook, String receive, String transmit, String mode, String power, String tone, String holder, String verdict, String rules,
       String source) {
     Edition edition = edition(rulebook);
-    Audit audit = new Auditor(Register.ALL, AuditContext.of(edition, Audits.DAY, List.of(LicenceWords.holder(holder, edition))))
+    Audit audit = new Auditor(Register.ALL, AuditContext.of(edition, Audits.DAY, List.of(HolderShorthand.holder(holder, edition))))
         .audit(Audits.list(channel(receive, transmit, mode, power, tone)));
     assertThat(source).isNotBlank();
     assertThat(Audits.said(audit)).isEqualTo(Audits.said(verdict, rules));
@@ -57,7 +57,7 @@ class ElsewhereTest {
     String highest = edition.service("amateur").orElseThrow().traits().classes().get(2);
     RandomLists random = new RandomLists(11);
     for (String holder : List.of("amateur:" + highest, "amateur:foundation", "nobody")) {
-      Auditor auditor = new Auditor(Register.ALL, AuditContext.of(edition, Audits.DAY, List.of(LicenceWords.holder(holder, edition))));
+      Auditor auditor = new Auditor(Register.ALL, AuditContext.of(edition, Audits.DAY, List.of(HolderShorthand.holder(holder, edition))));
       for (int n = 0; n < 20; n++) {
         Audit audit = auditor.audit(random.list());
         for (int i = 0; i < audit.entries().size(); i++) {
@@ -121,7 +121,7 @@ class ElsewhereTest {
     double kilometres = Geodesic.WGS84.Inverse(51.50731, -0.12755, latitude, longitude).s12 / 1000;
     assertThat(kilometres < 100).isEqualTo(expected.equals("hold"));
     Edition edition = edition("uk");
-    Audit audit = new Auditor(Register.ALL, AuditContext.of(edition, Audits.DAY, List.of(LicenceWords.holder("amateur:full", edition)))
+    Audit audit = new Auditor(Register.ALL, AuditContext.of(edition, Audits.DAY, List.of(HolderShorthand.holder("amateur:full", edition)))
         .at(Optional.of(Circle.site(Place.at(latitude, longitude))))).audit(Audits.list(channel("431.500", "431.500", "NFM", "5", "")));
     assertThat(Audits.rules(audit, 0)).isEqualTo(expected.equals("hold") ? List.of("restricted-area") : List.of());
   }

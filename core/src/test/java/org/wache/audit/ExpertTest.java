@@ -16,7 +16,7 @@ import org.junit.jupiter.params.provider.CsvFileSource;
 import org.wache.audit.register.Register;
 import org.wache.channel.Channel;
 import org.wache.channel.Field;
-import org.wache.exchange.LicenceWords;
+import org.wache.exchange.HolderShorthand;
 import org.wache.place.Area;
 import org.wache.place.Region;
 import org.wache.rulebook.Edition;
@@ -63,7 +63,7 @@ class ExpertTest {
     LocalDate day = row.getString(13) == null ? Audits.DAY : LocalDate.parse(row.getString(13));
     Edition edition = RulebookReader.shipped(holder.length == 2 ? holder[0] : "us").on(day);
     Optional<Area> where = Optional.ofNullable(row.getString(12)).map(Region::new);
-    AuditContext context = AuditContext.of(edition, day, List.of(LicenceWords.holder(holder[holder.length - 1], edition))).at(where);
+    AuditContext context = AuditContext.of(edition, day, List.of(HolderShorthand.holder(holder[holder.length - 1], edition))).at(where);
     return new Auditor(Register.ALL, context).audit(Audits.list(Channel.of(texts)));
   }
 

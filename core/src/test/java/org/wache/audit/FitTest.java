@@ -23,7 +23,7 @@ import org.wache.audit.register.Register;
 import org.wache.channel.Channel;
 import org.wache.channel.Field;
 import org.wache.exchange.FileProblem;
-import org.wache.exchange.LicenceWords;
+import org.wache.exchange.HolderShorthand;
 import org.wache.exchange.RadioReader;
 import org.wache.licence.AuthorisationLine;
 import org.wache.licence.Holder;
@@ -83,7 +83,7 @@ class FitTest {
 
   private static Auditor auditor(String holder, Radio... radios) {
     var edition = Audits.edition(Audits.DAY);
-    Holder carrier = holder.equals("land-mobile") ? fleet() : LicenceWords.holder(holder, edition);
+    Holder carrier = holder.equals("land-mobile") ? fleet() : HolderShorthand.holder(holder, edition);
     return new Auditor(Register.ALL, AuditContext.of(edition, Audits.DAY, List.of(carrier)).forRadios(List.of(radios)));
   }
 

@@ -11,7 +11,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.wache.audit.HouseRules.DirectTones;
 import org.wache.audit.register.Register;
-import org.wache.exchange.LicenceWords;
+import org.wache.exchange.HolderShorthand;
 import org.wache.licence.Holder;
 import org.wache.licence.Licence;
 import org.wache.rulebook.Edition;
@@ -22,7 +22,7 @@ class HouseRulesTest {
   private static final Edition EDITION = Audits.edition(Audits.DAY);
 
   private static List<Slug> found(HouseRules house, String entry) {
-    Holder holder = LicenceWords.holder("amateur:technician", EDITION);
+    Holder holder = HolderShorthand.holder("amateur:technician", EDITION);
     AuditContext context = AuditContext.of(EDITION, Audits.DAY, List.of(holder)).with(house);
     return new Auditor(Register.ALL, context).audit(Audits.list(RulePage.entry("", entry).channels())).findings(0)
         .stream().map(Finding::slug).toList();

@@ -11,7 +11,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.aggregator.ArgumentsAccessor;
 import org.junit.jupiter.params.provider.CsvFileSource;
 import org.wache.audit.register.Register;
-import org.wache.exchange.LicenceWords;
+import org.wache.exchange.HolderShorthand;
 import org.wache.place.Area;
 import org.wache.place.Circle;
 import org.wache.place.Place;
@@ -23,7 +23,7 @@ class PlacesTest {
 
   private static Audit audited(Optional<Area> site, String holder, String entry) {
     Edition edition = Audits.edition(Audits.DAY);
-    AuditContext context = AuditContext.of(edition, Audits.DAY, List.of(LicenceWords.holder(holder, edition))).at(site);
+    AuditContext context = AuditContext.of(edition, Audits.DAY, List.of(HolderShorthand.holder(holder, edition))).at(site);
     return new Auditor(Register.ALL, context).audit(Audits.list(RulePage.entry("", entry).channels()));
   }
 

@@ -90,7 +90,7 @@ class RemediesTest {
   @Test
   void radiatedPowerIsCuredByTheOutputThatTheAntennaAllows() {
     AuditContext context = AuditContext.of(Audits.edition(Audits.DAY), Audits.DAY,
-        List.of(org.wache.exchange.LicenceWords.holder("gmrs", Audits.edition(Audits.DAY))))
+        List.of(org.wache.exchange.HolderShorthand.holder("gmrs", Audits.edition(Audits.DAY))))
         .with(new Antenna(new org.wache.signal.Decibels(6), new org.wache.signal.Decibels(1), true, java.util.OptionalDouble.empty()));
     Audit audit = new Auditor(org.wache.audit.register.Register.ALL, context).audit(Audits.list(
         RulePage.entry("", "rx_mhz=462.5625 tx_mhz=462.5625 mode=NFM power_w=5").channels()));

@@ -16,7 +16,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.wache.audit.register.Register;
 import org.wache.exchange.ContextFile;
-import org.wache.exchange.LicenceWords;
+import org.wache.exchange.HolderShorthand;
 import org.wache.licence.Holder;
 import org.wache.rulebook.Country;
 import org.wache.rulebook.RulebookReader;
@@ -52,7 +52,7 @@ class RulePagesTest {
     ContextFile context = rule.page().context().isEmpty() ? ContextFile.EMPTY : ContextFile.read(rule.page().context().getBytes(StandardCharsets.UTF_8));
     LocalDate day = context.on().orElse(Audits.DAY);
     var edition = Audits.edition(day);
-    List<Holder> holders = context.holders().isEmpty() ? List.of(LicenceWords.holder(example.holder(), edition)) : context.holders();
+    List<Holder> holders = context.holders().isEmpty() ? List.of(HolderShorthand.holder(example.holder(), edition)) : context.holders();
     return new Auditor(Register.ALL, context.under(edition, day, holders)).audit(example.list()).findings(0).stream().map(Finding::slug).toList();
   }
 

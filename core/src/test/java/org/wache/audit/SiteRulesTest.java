@@ -15,11 +15,11 @@ import org.junit.jupiter.params.provider.ValueSource;
 import org.wache.audit.register.Register;
 import org.wache.audit.site.ClearChannels;
 import org.wache.audit.site.Clearing;
-import org.wache.audit.site.HitWords;
+import org.wache.audit.site.HitMessage;
 import org.wache.channel.Channel;
 import org.wache.channel.ChannelList;
 import org.wache.channel.Field;
-import org.wache.exchange.LicenceWords;
+import org.wache.exchange.HolderShorthand;
 import org.wache.rulebook.Edition;
 import org.wache.signal.Frequency;
 import org.wache.site.Hit;
@@ -32,7 +32,7 @@ class SiteRulesTest {
   private static final Edition EDITION = Audits.edition(Audits.DAY);
 
   private static Auditor auditor(Keying keying, String holder) {
-    return new Auditor(Register.ALL, AuditContext.of(EDITION, Audits.DAY, List.of(LicenceWords.holder(holder, EDITION))).with(HouseRules.NONE.keying(keying)));
+    return new Auditor(Register.ALL, AuditContext.of(EDITION, Audits.DAY, List.of(HolderShorthand.holder(holder, EDITION))).with(HouseRules.NONE.keying(keying)));
   }
 
   private static Channel direct(int number, String megahertz) {
@@ -146,7 +146,7 @@ class SiteRulesTest {
     Audit audit = auditor(Keying.ALL, "amateur:technician").audit(SITE);
     Sites.Site site = audit.sites().all().get(0);
     Hit hit = site.study().at(2).nearest(Hit.Kind.THIRD_ORDER).get(0);
-    assertThat(HitWords.equation(hit)).isEqualTo("2 × 146.520 − 146.010 = 147.030");
+    assertThat(HitMessage.equation(hit)).isEqualTo("2 × 146.520 − 146.010 = 147.030");
     assertThat(Clearing.least(audit, site, hit)).as("146.520 is the calling channel, the others are repeaters").isEmpty();
   }
 

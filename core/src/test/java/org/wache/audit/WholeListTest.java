@@ -15,7 +15,7 @@ import org.wache.channel.Channel;
 import org.wache.channel.ChannelList;
 import org.wache.channel.Difference;
 import org.wache.channel.Field;
-import org.wache.exchange.LicenceWords;
+import org.wache.exchange.HolderShorthand;
 import org.wache.place.Area;
 import org.wache.place.Circle;
 import org.wache.place.Place;
@@ -32,7 +32,7 @@ class WholeListTest {
   private final RandomLists random = new RandomLists(11_251_977);
 
   private static AuditContext context(String holder) {
-    return AuditContext.of(EDITION, Audits.DAY, List.of(LicenceWords.holder(holder, EDITION)));
+    return AuditContext.of(EDITION, Audits.DAY, List.of(HolderShorthand.holder(holder, EDITION)));
   }
 
   private static Audit audit(AuditContext context, ChannelList list) {
@@ -186,7 +186,7 @@ class WholeListTest {
     for (int n = 0; n < LISTS; n++) {
       String holder = random.holder();
       ChannelList list = random.list();
-      AuditContext local = AuditContext.of(planned, Audits.DAY, List.of(LicenceWords.holder(holder, planned)));
+      AuditContext local = AuditContext.of(planned, Audits.DAY, List.of(HolderShorthand.holder(holder, planned)));
       assertThat(on(audit(local, list), Verdict.HOLD)).isEqualTo(on(audit(context(holder), list), Verdict.HOLD));
     }
   }

@@ -166,13 +166,13 @@ class FilesTest {
   @ParameterizedTest
   @ValueSource(strings = {"amateur", "amateur:king", "gmrs:extra", "frs", "land-mobile", "", "amateur:technician,", "nobody,x"})
   void licenceWordsThatMeanNothingAreToldWithWhatWould(String words) {
-    assertThatThrownBy(() -> LicenceWords.holder(words, Audits.edition(Audits.DAY)))
+    assertThatThrownBy(() -> HolderShorthand.holder(words, Audits.edition(Audits.DAY)))
         .isInstanceOf(IllegalArgumentException.class).hasMessageContaining("expected amateur:novice|technician|general");
   }
 
   @Test
   void licenceWordsMakeHolders() {
-    assertThat(LicenceWords.holder("amateur:general, gmrs", Audits.edition(Audits.DAY)).licences()).hasSize(2);
-    assertThat(LicenceWords.holder("nobody", Audits.edition(Audits.DAY)).licences()).isEmpty();
+    assertThat(HolderShorthand.holder("amateur:general, gmrs", Audits.edition(Audits.DAY)).licences()).hasSize(2);
+    assertThat(HolderShorthand.holder("nobody", Audits.edition(Audits.DAY)).licences()).isEmpty();
   }
 }

@@ -21,7 +21,7 @@ import org.wache.audit.register.Register;
 import org.wache.channel.Channel;
 import org.wache.channel.ChannelList;
 import org.wache.channel.Field;
-import org.wache.exchange.LicenceWords;
+import org.wache.exchange.HolderShorthand;
 import org.wache.rulebook.ChannelService;
 import org.wache.rulebook.Edition;
 import org.wache.rulebook.RulebookReader;
@@ -46,7 +46,7 @@ class ProposalsTest {
   private static Audit audited(List<Channel> channels, String licences) {
     List<Channel> numbered = IntStream.range(0, channels.size()).mapToObj(i -> channels.get(i)
         .with(Map.of(Field.NUMBER, String.valueOf(i + 1), Field.TIMEOUT_S, "120"))).toList();
-    return new Auditor(Register.ALL, AuditContext.of(EDITION, DAY, List.of(LicenceWords.holder(licences, EDITION))))
+    return new Auditor(Register.ALL, AuditContext.of(EDITION, DAY, List.of(HolderShorthand.holder(licences, EDITION))))
         .audit(new ChannelList("x", List.of(), numbered));
   }
 

@@ -17,7 +17,7 @@ import org.wache.audit.register.Register;
 import org.wache.channel.Channel;
 import org.wache.channel.ChannelList;
 import org.wache.channel.Field;
-import org.wache.exchange.LicenceWords;
+import org.wache.exchange.HolderShorthand;
 
 /** Editions and private services that an administrator adds. The additions are invented. */
 class AdditionCheckTest {
@@ -54,7 +54,7 @@ class AdditionCheckTest {
 
   private static Verdict verdict(Rulebook rulebook, LocalDate day, String holder, String megahertz, String mode, String power) {
     Edition edition = rulebook.on(day);
-    Audit audit = new Auditor(Register.ALL, AuditContext.of(edition, day, List.of(LicenceWords.holder(holder, edition)))).audit(new ChannelList("", List.of(),
+    Audit audit = new Auditor(Register.ALL, AuditContext.of(edition, day, List.of(HolderShorthand.holder(holder, edition)))).audit(new ChannelList("", List.of(),
         List.of(Channel.of(Map.of(Field.RX_MHZ, megahertz, Field.TX_MHZ, megahertz, Field.MODE, mode, Field.POWER_W, power)))));
     return audit.entry(0).verdict();
   }

@@ -23,13 +23,13 @@ import org.wache.channel.Channel;
 import org.wache.channel.ChannelList;
 import org.wache.channel.Field;
 import org.wache.exchange.Assumptions;
-import org.wache.exchange.LicenceWords;
+import org.wache.exchange.HolderShorthand;
 import org.wache.propose.Abroad;
 import org.wache.propose.ServiceSwap;
 import org.wache.reference.FrequencyFacts;
 import org.wache.signal.Frequency;
-import org.wache.words.AddLine;
-import org.wache.words.Understood;
+import org.wache.typed.AddLine;
+import org.wache.typed.Understood;
 
 /** A country that nobody thought of, from a folder: nothing that the rules of the job need of it is written in code. */
 class InventedCountryTest {
@@ -56,7 +56,7 @@ class InventedCountryTest {
 
   private static Audit audit(String holder, LocalDate day, Channel... channels) {
     Edition edition = edition(day);
-    return new Auditor(Register.ALL, AuditContext.of(edition, day, List.of(LicenceWords.holder(holder, edition)))).audit(new ChannelList("", List.of(), List.of(channels)));
+    return new Auditor(Register.ALL, AuditContext.of(edition, day, List.of(HolderShorthand.holder(holder, edition)))).audit(new ChannelList("", List.of(), List.of(channels)));
   }
 
   @Test

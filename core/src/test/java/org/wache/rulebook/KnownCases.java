@@ -24,7 +24,7 @@ import org.wache.audit.register.Register;
 import org.wache.channel.Channel;
 import org.wache.channel.ChannelList;
 import org.wache.channel.Field;
-import org.wache.exchange.LicenceWords;
+import org.wache.exchange.HolderShorthand;
 import org.wache.place.Area;
 import org.wache.place.Circle;
 import org.wache.place.Place;
@@ -87,7 +87,7 @@ final class KnownCases {
 
   static String outcome(Rulebook book, String holder, LocalDate day, Optional<Area> where, Channel channel) {
     Edition edition = book.on(day);
-    AuditContext context = AuditContext.of(edition, day, List.of(LicenceWords.holder(holder, edition))).at(where);
+    AuditContext context = AuditContext.of(edition, day, List.of(HolderShorthand.holder(holder, edition))).at(where);
     Audit audit = new Auditor(Register.ALL, context).audit(new ChannelList("", List.of(), List.of(channel)));
     TreeSet<String> rules = new TreeSet<>();
     for (Finding finding : audit.findings(0)) {

@@ -11,7 +11,7 @@ import org.wache.audit.Auditor;
 import org.wache.audit.Audits;
 import org.wache.audit.RulePage;
 import org.wache.audit.register.Register;
-import org.wache.exchange.LicenceWords;
+import org.wache.exchange.HolderShorthand;
 import org.wache.signal.Frequency;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -25,7 +25,7 @@ class OverlayTest {
   }
 
   private static List<String> found(Edition edition, String entry) {
-    AuditContext context = AuditContext.of(edition, Audits.DAY, List.of(LicenceWords.holder("amateur:technician", edition)));
+    AuditContext context = AuditContext.of(edition, Audits.DAY, List.of(HolderShorthand.holder("amateur:technician", edition)));
     Audit audit = new Auditor(Register.ALL, context).audit(Audits.list(RulePage.entry("", entry).channels()));
     return Audits.rules(audit, 0);
   }
@@ -81,7 +81,7 @@ class OverlayTest {
   @Test
   void aFindingAgainstALocalRowNamesTheOverlay() {
     Edition edition = with("[{\"mhz\":\"146.400-146.500\",\"uses\":\"data\"}]");
-    AuditContext context = AuditContext.of(edition, Audits.DAY, List.of(LicenceWords.holder("amateur:technician", edition)));
+    AuditContext context = AuditContext.of(edition, Audits.DAY, List.of(HolderShorthand.holder("amateur:technician", edition)));
     Audit audit = new Auditor(Register.ALL, context).audit(Audits.list(
         RulePage.entry("", "rx_mhz=146.460 tx_mhz=146.460 mode=FM power_w=5").channels()));
     assertThat(audit.findings(0).get(0).source()).isEqualTo("local overlay of the group's band plan");

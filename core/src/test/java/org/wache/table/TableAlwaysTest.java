@@ -12,7 +12,7 @@ import org.junit.jupiter.api.Test;
 import org.wache.audit.HouseRules;
 import org.wache.rulebook.Edition;
 import org.wache.rulebook.RulebookReader;
-import org.wache.words.AddLine;
+import org.wache.typed.AddLine;
 
 /** What holds for whatever is in a file: no fault, and no row lost. Files are mutated with a seed. */
 class TableAlwaysTest {

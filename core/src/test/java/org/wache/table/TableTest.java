@@ -15,9 +15,9 @@ import org.wache.channel.Channel;
 import org.wache.channel.Field;
 import org.wache.rulebook.Edition;
 import org.wache.rulebook.RulebookReader;
-import org.wache.words.Said;
-import org.wache.words.Sketch;
-import org.wache.words.WrittenPower;
+import org.wache.typed.Said;
+import org.wache.typed.Sketch;
+import org.wache.typed.WrittenPower;
 
 /** Tables as clubs type them. The ways of writing are common practice, no source; the frequencies are made up. */
 class TableTest {

@@ -10,7 +10,7 @@ import org.wache.audit.EntryRule;
 import org.wache.audit.Finding;
 import org.wache.audit.RulePage;
 import org.wache.audit.Slug;
-import org.wache.audit.Words;
+import org.wache.audit.Wording;
 import org.wache.channel.Channel;
 import org.wache.channel.Field;
 import org.wache.channel.Misread;
@@ -52,7 +52,7 @@ public final class Unreadable implements EntryRule {
   private static Finding finding(Channel channel, Misread misread) {
     String what = misread.text().isEmpty() ? "is empty" : "is “" + misread.text() + "”";
     return Finding.hold(Slug.UNREADABLE)
-        .message("%s %s; it should be %s.", Words.capital(misread.field().words()), what, misread.expected())
+        .message("%s %s; it should be %s.", Wording.capital(misread.field().words()), what, misread.expected())
         .source("list format")
         .cures(() -> cures(channel, misread));
   }

@@ -8,7 +8,7 @@ import org.wache.audit.Route;
 import org.wache.audit.RouteRule;
 import org.wache.audit.RulePage;
 import org.wache.audit.Slug;
-import org.wache.audit.Words;
+import org.wache.audit.Wording;
 import org.wache.radio.Radio;
 import org.wache.rulebook.Certification;
 
@@ -43,11 +43,11 @@ public final class NotCertified implements RouteRule {
       return List.of();
     }
     String needed = "Part " + String.join(" or ", wanted.get().parts());
-    Finding finding = has.isEmpty() ? Finding.query(Slug.NOT_CERTIFIED, route)
+    Finding finding = has.isEmpty() ? route.query(Slug.NOT_CERTIFIED)
         .message("Nothing is said of what %s is certified for; %s needs %s.", radio.name(), route.service().inText(), needed)
-        : Finding.hold(Slug.NOT_CERTIFIED, route)
+        : route.hold(Slug.NOT_CERTIFIED)
             .message("%s is not certified for %s (%s); it is certified for %s.", radio.name(), route.service().inText(), needed,
-                has.get().isEmpty() ? "nothing" : "Part " + Words.list(has.get()));
+                has.get().isEmpty() ? "nothing" : "Part " + Wording.list(has.get()));
     return List.of(finding.radio(radio.name()).source(route.cite(wanted.get().source()))
         .cures(() -> List.of(Change.listenOnly()))
         .advice(() -> List.of("Use a model that is certified under " + needed + ".")));

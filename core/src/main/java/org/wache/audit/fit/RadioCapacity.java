@@ -96,7 +96,7 @@ public final class RadioCapacity implements FitRule {
           List<String> others = fit.others(radio -> fit.entry().memories(radio).slots()
               .get(fit.entry().position()).exists());
           if (!others.isEmpty()) {
-            all.add("There is a memory for it in " + org.wache.audit.Words.list(others) + ".");
+            all.add("There is a memory for it in " + org.wache.audit.Wording.list(others) + ".");
           }
           return all;
         });

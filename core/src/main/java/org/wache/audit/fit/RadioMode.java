@@ -9,7 +9,7 @@ import org.wache.audit.Fit;
 import org.wache.audit.FitRule;
 import org.wache.audit.RulePage;
 import org.wache.audit.Slug;
-import org.wache.audit.Words;
+import org.wache.audit.Wording;
 import org.wache.radio.ModesNeeded;
 import org.wache.signal.Mode;
 
@@ -43,14 +43,14 @@ public final class RadioMode implements FitRule {
       return List.of();
     }
     return List.of(fit.hold(Slug.RADIO_MODE)
-        .message(() -> fit.name() + " has no " + Words.emission(fit.channel()) + "; it has "
-            + Words.list(has.stream().map(Mode::name).toList()) + ".")
+        .message(() -> fit.name() + " has no " + Wording.emission(fit.channel()) + "; it has "
+            + Wording.list(has.stream().map(Mode::name).toList()) + ".")
         .source("the model's data")
         .cures(() -> cures(fit, has))
         .advice(() -> {
           List<String> others = fit.others(radio -> radio.model().tuning().modes().isEmpty()
               || needed.stream().anyMatch(radio.model().tuning().modes()::contains));
-          return others.isEmpty() ? List.of() : List.of("Use it in " + Words.list(others) + " only.");
+          return others.isEmpty() ? List.of() : List.of("Use it in " + Wording.list(others) + " only.");
         }));
   }
 

@@ -55,7 +55,7 @@ public final class RadioPower implements RouteRule {
 
   private static Finding tooStrong(Route route, PowerLevels levels, Reckoned reckoned) {
     Radio radio = route.radio().orElseThrow();
-    return Finding.hold(Slug.RADIO_POWER, route).radio(radio.name())
+    return route.hold(Slug.RADIO_POWER).radio(radio.name())
         .message("%s has no level as low as %s allows: its least gives %s %s, the limit is %s.", radio.name(), route.place(),
             reckoned.power(), reckoned.limit().measure().words(), reckoned.limit().watts())
         .working(() -> reckoned.sum().limit(reckoned.limit().watts().number(), "W", reckoned.limit().measure().words() + " limit"))
@@ -67,7 +67,7 @@ public final class RadioPower implements RouteRule {
   private static Finding differs(Route route, PowerLevels levels, Watts asked) {
     Radio radio = route.radio().orElseThrow();
     PowerLevels.Level set = levels.setFor(asked);
-    return Finding.query(Slug.RADIO_POWER, route).radio(radio.name())
+    return route.query(Slug.RADIO_POWER).radio(radio.name())
         .message("%s has no level of %s; it has %s and would be set to %s.", radio.name(), asked, levels.words(), set.output())
         .working(() -> Sum.of(asked.number(), "W", "asked for").gives(set.output().number(), "W", "level “" + set.name() + "”"))
         .source("the model's data")

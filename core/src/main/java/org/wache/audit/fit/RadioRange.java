@@ -11,7 +11,7 @@ import org.wache.audit.FitRule;
 import org.wache.audit.RulePage;
 import org.wache.audit.Slug;
 import org.wache.audit.Sum;
-import org.wache.audit.Words;
+import org.wache.audit.Wording;
 import org.wache.radio.LockMode;
 import org.wache.radio.Radio;
 import org.wache.rulebook.RegionSets.RegionSet;
@@ -94,7 +94,7 @@ public final class RadioRange implements FitRule {
 
   private static List<String> settings(Fit fit, Frequency frequency) {
     List<String> erased = fit.model().coverage().lockErases();
-    String cost = erased.isEmpty() ? "" : " That erases its " + Words.list(erased) + ": read and save it first.";
+    String cost = erased.isEmpty() ? "" : " That erases its " + Wording.list(erased) + ": read and save it first.";
     return fit.model().coverage().lockModes().stream()
         .filter(mode -> fit.radio().lock().isPresent() && reaches(mode.transmit(), frequency))
         .min(java.util.Comparator.comparingLong(mode -> mode.transmit().stream().mapToLong(Span::length).sum()))
@@ -103,7 +103,7 @@ public final class RadioRange implements FitRule {
 
   private static List<String> otherModels(Fit fit, java.util.function.Predicate<Radio> fits) {
     List<String> others = fit.others(fits);
-    return others.isEmpty() ? List.of() : List.of("Use it in " + Words.list(others) + " only.");
+    return others.isEmpty() ? List.of() : List.of("Use it in " + Wording.list(others) + " only.");
   }
 
   /** A radio whose frequencies are named by their place in a table has no others. */

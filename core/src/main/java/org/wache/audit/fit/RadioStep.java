@@ -12,7 +12,7 @@ import org.wache.audit.FitRule;
 import org.wache.audit.RulePage;
 import org.wache.audit.Slug;
 import org.wache.audit.Sum;
-import org.wache.audit.Words;
+import org.wache.audit.Wording;
 import org.wache.channel.Field;
 import org.wache.radio.Tuning;
 import org.wache.signal.Frequency;
@@ -56,7 +56,7 @@ public final class RadioStep implements FitRule {
     String steps = fit.model().tuning().stepsHz().stream().map(step -> Frequency.kilohertz(step).replaceFirst("\\.0$", ""))
         .collect(Collectors.joining(", ")) + " kHz";
     return fit.hold(Slug.RADIO_STEP)
-        .message(() -> fit.name() + " would round " + wanted + " to " + got.megahertz() + ", which is " + Words.length(Math.abs(got.minus(wanted)))
+        .message(() -> fit.name() + " would round " + wanted + " to " + got.megahertz() + ", which is " + Wording.length(Math.abs(got.minus(wanted)))
             + " off. Its steps are " + steps + ".")
         .working(() -> Sum.of(wanted, "asked for").gives(got, "nearest step of " + steps)
             .rest(Frequency.kilohertz(Math.abs(got.minus(wanted))), "kHz", "off"))
@@ -65,7 +65,7 @@ public final class RadioStep implements FitRule {
         .advice(() -> {
           List<String> others = fit.others(radio -> radio.model().tuning().onStep(wanted));
           return others.isEmpty() ? List.of("Use a model with a step that divides it.")
-              : List.of("Use it in " + Words.list(others) + " only.");
+              : List.of("Use it in " + Wording.list(others) + " only.");
         });
   }
 

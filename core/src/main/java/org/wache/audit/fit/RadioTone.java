@@ -9,7 +9,7 @@ import org.wache.audit.Fit;
 import org.wache.audit.FitRule;
 import org.wache.audit.RulePage;
 import org.wache.audit.Slug;
-import org.wache.audit.Words;
+import org.wache.audit.Wording;
 import org.wache.channel.Field;
 import org.wache.radio.ToneAbility;
 import org.wache.signal.GolayWord;
@@ -54,16 +54,16 @@ public final class RadioTone implements FitRule {
   private static Finding finding(Fit fit, Tone tone, Field field, String verb) {
     ToneAbility has = fit.model().tones();
     return fit.hold(Slug.RADIO_TONE)
-        .message(() -> fit.name() + " cannot " + verb + " " + Words.tone(tone) + ": " + (has.hasKind(tone)
+        .message(() -> fit.name() + " cannot " + verb + " " + Wording.tone(tone) + ": " + (has.hasKind(tone)
             ? "its table of " + has.table().size() + " tones lacks it."
-            : has.kinds().isEmpty() ? "it has no tones." : "it has " + Words.list(has.kinds().stream().sorted()
+            : has.kinds().isEmpty() ? "it has no tones." : "it has " + Wording.list(has.kinds().stream().sorted()
                 .map(ToneAbility.Kind::words).toList()) + " only."))
         .source("the model's data")
         .cures(() -> cures(fit, tone, field))
         .advice(() -> {
           List<String> others = fit.others(radio -> !radio.model().tones().known() || radio.model().tones().has(tone));
           String common = "Choose a tone that every model has.";
-          return others.isEmpty() ? List.of(common) : List.of(common, "Use it in " + Words.list(others) + " only.");
+          return others.isEmpty() ? List.of(common) : List.of(common, "Use it in " + Wording.list(others) + " only.");
         });
   }
 
@@ -72,7 +72,7 @@ public final class RadioTone implements FitRule {
     if (tone instanceof Tone.Dcs code) {
       fit.entry().tones().dcs().stream()
           .filter(each -> GolayWord.sound(each) == GolayWord.sound(code) && fit.model().tones().has(each)).findFirst()
-          .ifPresent(same -> cures.add(Change.of("Write it as " + Words.tone(same) + ", which sounds the same", field, same.text())));
+          .ifPresent(same -> cures.add(Change.of("Write it as " + Wording.tone(same) + ", which sounds the same", field, same.text())));
     }
     if (field == Field.RX_TONE) {
       cures.add(Change.of("Leave the receiver open", field, ""));

@@ -10,7 +10,7 @@ import org.wache.audit.RouteRule;
 import org.wache.audit.RulePage;
 import org.wache.audit.Slug;
 import org.wache.audit.Sum;
-import org.wache.audit.Words;
+import org.wache.audit.Wording;
 import org.wache.channel.Field;
 import org.wache.rulebook.WidthLimit;
 import org.wache.signal.Frequency;
@@ -45,17 +45,17 @@ public final class BandwidthOver implements RouteRule {
     String width = Frequency.kilohertz(route.emission().bandwidth());
     String most = Frequency.kilohertz(limit.get().hertz());
     long over = route.emission().bandwidth() - limit.get().hertz();
-    return List.of(Finding.hold(Slug.BANDWIDTH_OVER, route)
-        .message("%s is %s kHz wide; %s allows %s kHz.", Words.emission(route.on()), width, route.place(), most)
+    return List.of(route.hold(Slug.BANDWIDTH_OVER)
+        .message("%s is %s kHz wide; %s allows %s kHz.", Wording.emission(route.on()), width, route.place(), most)
         .working(() -> Sum.of(width, "kHz", "necessary bandwidth of " + route.emission())
-            .limit(most, "kHz", "widest on " + route.place()).rest(Words.length(over), "", "over"))
+            .limit(most, "kHz", "widest on " + route.place()).rest(Wording.length(over), "", "over"))
         .source(route.cite(limit.get().source()))
         .cures(() -> Cures.orListen(Cures.narrower(route.on()))));
   }
 
   /** A mode that elsewhere is wider: a certified set keeps to its own width, another does not. */
   private static Finding asSetsDo(Route route, WidthLimit limit) {
-    return Finding.query(Slug.BANDWIDTH_OVER, route)
+    return route.query(Slug.BANDWIDTH_OVER)
         .message("%s elsewhere is %s; sets certified for %s send %s. Is it such a set?", route.on().mode().orElseThrow(), route.on().emission().orElseThrow(),
             route.service().title(), route.emission())
         .working(() -> Sum.of(Frequency.kilohertz(route.emission().bandwidth()), "kHz", "necessary bandwidth of " + route.emission())

@@ -12,7 +12,7 @@ import org.wache.audit.Slug;
 import org.wache.audit.Sum;
 import org.wache.audit.Whereabouts.Lies;
 import org.wache.audit.Whereabouts;
-import org.wache.audit.Words;
+import org.wache.audit.Wording;
 import org.wache.channel.Field;
 import org.wache.radio.RadioKind;
 import org.wache.rulebook.Condition;
@@ -40,8 +40,8 @@ public final class ChannelRestricted implements RouteRule {
 
   private static Finding notPortable(Route route, RadioKind kind) {
     String name = route.radio().orElseThrow().name();
-    return Finding.hold(Slug.CHANNEL_RESTRICTED, route).radio(name)
-        .message("%s is for hand-held portables only; %s is a %s.", Words.capital(route.place()), name, kind.words())
+    return route.hold(Slug.CHANNEL_RESTRICTED).radio(name)
+        .message("%s is for hand-held portables only; %s is a %s.", Wording.capital(route.place()), name, kind.words())
         .source(route.cite(route.channel().orElseThrow().source()))
         .cures(() -> List.of(Change.listenOnly()));
   }
@@ -67,7 +67,7 @@ public final class ChannelRestricted implements RouteRule {
   }
 
   private static Finding restricted(Route route, Restriction kept) {
-    return (kept.inEmergency() ? Finding.query(Slug.CHANNEL_RESTRICTED, route) : Finding.hold(Slug.CHANNEL_RESTRICTED, route))
+    return (kept.inEmergency() ? route.query(Slug.CHANNEL_RESTRICTED) : route.hold(Slug.CHANNEL_RESTRICTED))
         .message(kept.inEmergency() ? "%s (%s) is kept for %s: for that everybody may key it, and for nothing else." : "%s (%s) is kept for %s.", route.transmit(),
             route.place(), kept.purpose())
         .source(route.cite(kept.source()))
@@ -87,7 +87,7 @@ public final class ChannelRestricted implements RouteRule {
   }
 
   private static Finding asked(Route route, Condition condition) {
-    return Finding.query(Slug.CHANNEL_RESTRICTED, route)
+    return route.query(Slug.CHANNEL_RESTRICTED)
         .message("%s (%s): %s.", route.transmit(), route.place(), condition.say())
         .working(() -> Sum.of(route.transmit(), "talks on").inside(condition.span(), "where that holds"))
         .source(route.cite(condition.source()))
@@ -98,7 +98,7 @@ public final class ChannelRestricted implements RouteRule {
   private static Optional<Finding> mixture(Route route) {
     String section = route.service().traits().terms().mixtureSource();
     boolean combined = route.emission().is(Content.DIGITAL_VOICE) && route.emission().kind().charAt(2) == 'W';
-    return section.isEmpty() || !combined ? Optional.empty() : Optional.of(Finding.query(Slug.CHANNEL_RESTRICTED, route)
+    return section.isEmpty() || !combined ? Optional.empty() : Optional.of(route.query(Slug.CHANNEL_RESTRICTED)
         .message("%s is voice and data in one; the designators that are named as voice end in E.", route.emission())
         .source(route.cite(section))
         .cures(() -> List.of(Change.of("Name the voice: " + voice(route), Field.EMISSION, voice(route)))));

@@ -9,7 +9,7 @@ import org.wache.audit.RouteRule;
 import org.wache.audit.RulePage;
 import org.wache.audit.Slug;
 import org.wache.audit.Sum;
-import org.wache.audit.Words;
+import org.wache.audit.Wording;
 import org.wache.rulebook.BandService;
 import org.wache.rulebook.FixedChannel;
 import org.wache.rulebook.Grant;
@@ -42,11 +42,11 @@ public final class ClassTooLow implements RouteRule {
     if (lowest < 0) {
       return List.of(); // nobody may: another rule says so
     }
-    String needed = Words.capital(bands.traits().classes().get(lowest));
-    String has = Words.capital(route.licenceClass().orElse(""));
-    return List.of(Finding.hold(Slug.CLASS_TOO_LOW, route)
-        .message("%s on %s (%s) needs %s class; the holder is %s%s.", Words.emission(route.on()), route.transmit(),
-            route.place(), needed, has, own(route, bands).map(grant -> ", who may use " + Words.contents(grant.allow()) + " there").orElse(""))
+    String needed = Wording.capital(bands.traits().classes().get(lowest));
+    String has = Wording.capital(route.licenceClass().orElse(""));
+    return List.of(route.hold(Slug.CLASS_TOO_LOW)
+        .message("%s on %s (%s) needs %s class; the holder is %s%s.", Wording.emission(route.on()), route.transmit(),
+            route.place(), needed, has, own(route, bands).map(grant -> ", who may use " + Wording.contents(grant.allow()) + " there").orElse(""))
         .working(() -> working(route, bands, lowest, needed, has))
         .source(route.cite(own(route, bands).map(grant -> source(route, bands, lowest) + "; " + grant.source(route.held().classIndex()))
             .orElse(source(route, bands, lowest))))
@@ -67,13 +67,13 @@ public final class ClassTooLow implements RouteRule {
   }
 
   private static Sum working(Route route, BandService bands, int lowest, String needed, String has) {
-    String emission = Words.emission(route.on());
+    String emission = Wording.emission(route.on());
     Sum sum = bands.room(lowest, route.emission(), route.transmit())
         .map(room -> Sum.of(route.transmit(), "talks on").inside(room.span(), emission + " from " + needed + " up"))
         .orElse(Sum.of(route.transmit(), "talks on"));
     Optional<Grant> own = own(route, bands);
     if (own.isPresent()) {
-      sum = sum.limit(own.get().span().toString(), "", Words.contents(own.get().allow()) + ": what " + has + " holds there");
+      sum = sum.limit(own.get().span().toString(), "", Wording.contents(own.get().allow()) + ": what " + has + " holds there");
     }
     for (Room room : bands.rooms(route.held().classIndex(), route.emission())) {
       if (room.band().equals(route.place())) {

@@ -13,7 +13,7 @@ import org.wache.audit.Route;
 import org.wache.audit.RouteRule;
 import org.wache.audit.RulePage;
 import org.wache.audit.Slug;
-import org.wache.audit.Words;
+import org.wache.audit.Wording;
 import org.wache.rulebook.Room;
 
 /** The signal stays inside by less than a radio's frequency may be off. */
@@ -48,9 +48,9 @@ public final class EdgeClose implements RouteRule {
     if (left >= error) {
       return List.of();
     }
-    return List.of(Finding.query(Slug.EDGE_CLOSE, route)
-        .message("The signal stays %s inside %s; a radio may be %s off.", Words.length(left),
-            nearest.edgeName(route, room.get()), Words.length(error))
+    return List.of(route.query(Slug.EDGE_CLOSE)
+        .message("The signal stays %s inside %s; a radio may be %s off.", Wording.length(left),
+            nearest.edgeName(route, room.get()), Wording.length(error))
         .working(() -> nearest.working(route, room.get())
             .limit(Long.toString(error), "Hz", String.format(Locale.ROOT, "%.1f ppm of the frequency", ppm)))
         .source(route.cite(route.service().traits().edgeSource()) + (own.isPresent() ? "; the model's data for the error" : "; common practice for the error"))

@@ -12,7 +12,7 @@ import org.wache.audit.RouteRule;
 import org.wache.audit.RulePage;
 import org.wache.audit.Slug;
 import org.wache.audit.Sum;
-import org.wache.audit.Words;
+import org.wache.audit.Wording;
 import org.wache.channel.Channel;
 import org.wache.rulebook.FixedChannel;
 import org.wache.rulebook.Room;
@@ -49,8 +49,8 @@ public final class EdgeOverrun implements RouteRule {
       return List.of();
     }
     Overrun over = Overrun.of(route.occupied(), room.get().span());
-    return List.of(Finding.hold(Slug.EDGE_OVERRUN, route)
-        .message("The signal reaches %s past %s.", Words.length(over.over()), over.edgeName(route, room.get()))
+    return List.of(route.hold(Slug.EDGE_OVERRUN)
+        .message("The signal reaches %s past %s.", Wording.length(over.over()), over.edgeName(route, room.get()))
         .working(() -> over.working(route, room.get()))
         .source(route.cite(route.service().traits().edgeSource()))
         .cures(() -> cures(route, room.get().span(), over)));
@@ -62,9 +62,9 @@ public final class EdgeOverrun implements RouteRule {
       return List.of();
     }
     Overrun over = Overrun.of(route.occupied(), channel.room().get());
-    return List.of(Finding.hold(Slug.EDGE_OVERRUN, route)
+    return List.of(route.hold(Slug.EDGE_OVERRUN)
         .message("The signal reaches %s out of the channel %s: the voice there is upper sideband.",
-            Words.length(over.over()), channel.name())
+            Wording.length(over.over()), channel.name())
         .working(() -> Sum.of(route.transmit(), "talks on")
             .plus(over.reach().minus(route.transmit()), "far side of " + route.emission())
             .gives(over.reach(), "reaches").limit(over.edge(), "end of the channel"))

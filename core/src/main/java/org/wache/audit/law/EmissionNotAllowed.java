@@ -10,7 +10,7 @@ import org.wache.audit.RouteRule;
 import org.wache.audit.RulePage;
 import org.wache.audit.Slug;
 import org.wache.audit.Sum;
-import org.wache.audit.Words;
+import org.wache.audit.Wording;
 import org.wache.rulebook.AuthorisedService;
 import org.wache.rulebook.Grant;
 import org.wache.signal.Content;
@@ -45,9 +45,9 @@ public final class EmissionNotAllowed implements RouteRule {
       return List.of();
     }
     int allowed = allowed(route);
-    return List.of(Finding.hold(Slug.EMISSION_NOT_ALLOWED, route)
-        .message("%s is not allowed on %s (%s): %s is for %s.", Words.emission(route.on()), route.transmit(),
-            route.place(), own(route).isEmpty() || allowed == ofAnyone(route) ? "it" : "what " + Words.capital(route.licenceClass().orElse("anyone")) + " holds there", Words.contents(allowed))
+    return List.of(route.hold(Slug.EMISSION_NOT_ALLOWED)
+        .message("%s is not allowed on %s (%s): %s is for %s.", Wording.emission(route.on()), route.transmit(),
+            route.place(), own(route).isEmpty() || allowed == ofAnyone(route) ? "it" : "what " + Wording.capital(route.licenceClass().orElse("anyone")) + " holds there", Wording.contents(allowed))
         .working(() -> working(route, allowed))
         .source(source(route))
         .cures(() -> Cures.orListen(cures(route))));
@@ -62,7 +62,7 @@ public final class EmissionNotAllowed implements RouteRule {
 
   private static Sum working(Route route, int allowed) {
     Sum sum = Sum.of(route.transmit(), "talks on");
-    return grants(route).stream().findFirst().map(grant -> sum.inside(grant.span(), "for " + Words.contents(allowed))).orElse(Sum.NONE);
+    return grants(route).stream().findFirst().map(grant -> sum.inside(grant.span(), "for " + Wording.contents(allowed))).orElse(Sum.NONE);
   }
 
   /** What some class may send there: what only a higher class may is another rule's matter. */

@@ -39,7 +39,7 @@ public final class HeightOver implements RouteRule {
       return List.of();
     }
     HeightLimit most = limit.get();
-    return List.of(Finding.query(Slug.HEIGHT_OVER, route)
+    return List.of(route.query(Slug.HEIGHT_OVER)
         .message("The antenna stands %s m high; %s allows %s m above the ground%s.", metres(height.getAsDouble()), route.place(), metres(most.metres()),
             most.say().isEmpty() ? "" : ", " + most.say())
         .working(() -> Sum.of(metres(height.getAsDouble()), "m", "height of the antenna").limit(metres(most.metres()), "m", "above the ground")

@@ -41,7 +41,7 @@ public final class HiddenMeaning implements RouteRule {
       if (!OFF.contains(setting.toLowerCase(Locale.ROOT))
           && COLUMNS.contains(columns.get(i).trim().toLowerCase(Locale.ROOT))
           && !route.service().traits().hiddenMeaningSource().isEmpty()) {
-        return List.of(Finding.hold(Slug.HIDDEN_MEANING, route)
+        return List.of(route.hold(Slug.HIDDEN_MEANING)
             .message("%s is “%s”; %s may not hide the meaning of a message.", columns.get(i), setting,
                 route.service().title())
             .source(route.cite(route.service().traits().hiddenMeaningSource()))

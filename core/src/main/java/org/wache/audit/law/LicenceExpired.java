@@ -37,7 +37,7 @@ public final class LicenceExpired implements RouteRule {
     if (licence.isEmpty() || !LicenceTime.expired(licence.get(), route.entry().context().on())) {
       return List.of();
     }
-    return List.of(Finding.hold(Slug.LICENCE_EXPIRED, route)
+    return List.of(route.hold(Slug.LICENCE_EXPIRED)
         .message("The %s licence%s ended on %s.", route.service().inText(), LicenceExpiring.callSign(licence.get()),
             LicenceExpiring.DAY.format(licence.get().expires().get()))
         .working(() -> LicenceExpiring.working(licence.get(), route.entry().context().on()))

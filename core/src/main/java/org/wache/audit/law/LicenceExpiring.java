@@ -43,7 +43,7 @@ public final class LicenceExpiring implements RouteRule {
     if (licence.isEmpty() || !LicenceTime.expiring(licence.get(), route.service(), route.entry().context().on())) {
       return List.of();
     }
-    return List.of(Finding.query(Slug.LICENCE_EXPIRING, route)
+    return List.of(route.query(Slug.LICENCE_EXPIRING)
         .message("The %s licence%s ends on %s.", route.service().inText(), callSign(licence.get()),
             DAY.format(licence.get().expires().get()))
         .working(() -> working(licence.get(), route.entry().context().on()))

@@ -10,7 +10,7 @@ import org.wache.audit.RulePage;
 import org.wache.audit.Slug;
 import org.wache.audit.StrandedRule;
 import org.wache.audit.Sum;
-import org.wache.audit.Words;
+import org.wache.audit.Wording;
 import org.wache.rulebook.Allocation;
 import org.wache.rulebook.AuthorisedService;
 import org.wache.rulebook.BandService;
@@ -73,7 +73,7 @@ public final class NotLicensed implements StrandedRule {
     }
     if (service instanceof BandService bands) {
       int lowest = bands.lowestClassFor(entry.channel().emission().orElseThrow(), entry.channel().transmit().get());
-      String least = lowest < 0 ? "" : " (" + Words.capital(service.traits().classes().get(lowest)) + " or higher)";
+      String least = lowest < 0 ? "" : " (" + Wording.capital(service.traits().classes().get(lowest)) + " or higher)";
       return article(service) + " licence" + least;
     }
     return article(service) + " licence";

@@ -11,7 +11,7 @@ import org.wache.audit.RouteRule;
 import org.wache.audit.RulePage;
 import org.wache.audit.Slug;
 import org.wache.audit.Sum;
-import org.wache.audit.Words;
+import org.wache.audit.Wording;
 import org.wache.rulebook.FixedChannel;
 import org.wache.signal.Frequency;
 
@@ -42,7 +42,7 @@ public final class OffChannel implements RouteRule {
     Optional<FixedChannel> nearest = route.service().nearestChannel(route.transmit(), oneSided);
     String offer = nearest.map(channel -> "; the nearest is " + channel.name() + " on " + channel.dial(oneSided))
         .orElse("");
-    return List.of(Finding.hold(Slug.OFF_CHANNEL, route)
+    return List.of(route.hold(Slug.OFF_CHANNEL)
         .message("%s is on no %s channel%s.", route.transmit(), channelWord(route), offer)
         .working(() -> nearest.map(channel -> working(route.transmit(), channel, oneSided)).orElse(Sum.NONE))
         .source(route.cite(nearest.filter(any -> route.service().traits().channelSource().isEmpty())
@@ -60,7 +60,7 @@ public final class OffChannel implements RouteRule {
         ? Sum.of(channel.centre(), "centre of " + channel.name()).plus(-channel.dialBelow(), "dial below the centre")
             .gives(channel.dial(true), "where the dial belongs").limit(transmit, "talks on")
         : Sum.of(transmit, "talks on").limit(channel.dial(oneSided), "channel " + channel.name());
-    return sum.rest(Words.length(Math.abs(off)), "", off < 0 ? "below" : "above");
+    return sum.rest(Wording.length(Math.abs(off)), "", off < 0 ? "below" : "above");
   }
 
   private static List<Change> cures(Route route, Optional<FixedChannel> nearest, boolean oneSided) {

@@ -17,7 +17,7 @@ import org.wache.audit.Slug;
 import org.wache.audit.Sum;
 import org.wache.audit.Whereabouts;
 import org.wache.audit.Whereabouts.Lies;
-import org.wache.audit.Words;
+import org.wache.audit.Wording;
 import org.wache.channel.Field;
 import org.wache.licence.AuthorisationLine;
 import org.wache.licence.Licence;
@@ -73,14 +73,14 @@ public final class OutsideAuthorisation implements RouteRule {
     List<AuthorisationLine> there = licence.lines().stream()
         .filter(line -> line.frequency().equals(route.transmit())).toList();
     if (there.isEmpty()) {
-      return List.of(Finding.hold(Slug.OUTSIDE_AUTHORISATION, route)
+      return List.of(route.hold(Slug.OUTSIDE_AUTHORISATION)
           .message("%s is on no line of the licence%s.", route.transmit(), LicenceExpiring.callSign(licence))
           .working(() -> working(route, licence))
           .source(route.cite(service.source()))
           .cures(() -> Cures.orListen(Cures.otherOffsets(route.entry()))));
     }
     List<Failure> fewest = failures(route, nearest(route, there));
-    return fewest.stream().map(failure -> (failure.holds() ? Finding.hold(Slug.OUTSIDE_AUTHORISATION, route) : Finding.query(Slug.OUTSIDE_AUTHORISATION, route))
+    return fewest.stream().map(failure -> (failure.holds() ? route.hold(Slug.OUTSIDE_AUTHORISATION) : route.query(Slug.OUTSIDE_AUTHORISATION))
         .message(failure.holds() ? "The licence%s does not cover %s." : "Whether the licence%s covers %s, the licensee has to say.",
             LicenceExpiring.callSign(licence), failure.part())
         .working(failure::working)
@@ -126,7 +126,7 @@ public final class OutsideAuthorisation implements RouteRule {
   private static Optional<Failure> emission(Route route, AuthorisationLine line) {
     LineCover cover = LineCover.of(line.emission(), route.emission());
     if (cover != LineCover.COVERED) {
-      return Optional.of(new Failure("the emission " + Words.emission(route.on()) + ": the line says "
+      return Optional.of(new Failure("the emission " + Wording.emission(route.on()) + ": the line says "
           + line.emission(), Sum.NONE, fitting(line), cover == LineCover.NOT_COVERED));
     }
     boolean narrowByMode = route.on().emissionFromMode() && route.on().mode().orElseThrow() == Mode.NFM;

@@ -13,7 +13,7 @@ import org.wache.audit.RulePage;
 import org.wache.audit.Slug;
 import org.wache.audit.Sum;
 import org.wache.audit.Whereabouts.Lies;
-import org.wache.audit.Words;
+import org.wache.audit.Wording;
 import org.wache.channel.Field;
 import org.wache.licence.AuthorisationLine;
 import org.wache.place.Zone;
@@ -60,7 +60,7 @@ public final class PlaceUnknown implements RouteRule {
       return List.of();
     }
     String measure = limit.get().limit().measure().words();
-    return List.of(Finding.query(Slug.PLACE_UNKNOWN, route)
+    return List.of(route.query(Slug.PLACE_UNKNOWN)
         .message("%s %s is more than the %s allowed in %s; where the list is used is not known.", reckoned.power(),
             measure, limit.get().limit().watts(), limit.get().words())
         .working(() -> reckoned.sum().limit(limit.get().limit().watts().number(), "W", "in those areas"))
@@ -79,8 +79,8 @@ public final class PlaceUnknown implements RouteRule {
   }
 
   private static Finding granted(Route route) {
-    return Finding.query(Slug.PLACE_UNKNOWN, route)
-        .message("%s on %s is allowed only %s; where the list is used is not known.", Words.emission(route.on()), route.transmit(), zones(route).findFirst().orElseThrow().name())
+    return route.query(Slug.PLACE_UNKNOWN)
+        .message("%s on %s is allowed only %s; where the list is used is not known.", Wording.emission(route.on()), route.transmit(), zones(route).findFirst().orElseThrow().name())
         .working(() -> Sum.of(route.transmit(), "talks on"))
         .source(route.cite(route.bands().orElseThrow().localSource(route.transmit())))
         .cures(() -> Cures.orListen(Cures.intoRoom(route)));
@@ -93,7 +93,7 @@ public final class PlaceUnknown implements RouteRule {
         || route.entry().context().where().to(line.area().get()) == Lies.IN);
     boolean matters = !covered && there.stream()
         .anyMatch(line -> route.entry().context().where().to(line.area().get()) == Lies.UNKNOWN);
-    return matters ? List.of(Finding.query(Slug.PLACE_UNKNOWN, route)
+    return matters ? List.of(route.query(Slug.PLACE_UNKNOWN)
         .message("The licence line for %s holds for an area; where the list is used is not known.", route.transmit())
         .source(route.cite(service.source()))) : List.of();
   }

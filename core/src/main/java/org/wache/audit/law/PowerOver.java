@@ -13,7 +13,7 @@ import org.wache.audit.RouteRule;
 import org.wache.audit.RulePage;
 import org.wache.audit.Slug;
 import org.wache.audit.Whereabouts;
-import org.wache.audit.Words;
+import org.wache.audit.Wording;
 import org.wache.channel.Field;
 import org.wache.place.Zone;
 import org.wache.rulebook.LocalLimit;
@@ -54,9 +54,9 @@ public final class PowerOver implements RouteRule {
   private static Finding over(Route route, Reckoned reckoned) {
     PowerLimit limit = reckoned.limit();
     String measure = limit.measure().words();
-    return Finding.hold(Slug.POWER_OVER, route)
+    return route.hold(Slug.POWER_OVER)
         .message("%s %s is above the %s that %s allows%s.", reckoned.power(), measure, limit.watts(),
-            route.place(), route.licenceClass().map(name -> " " + Words.capital(name)).orElse(""))
+            route.place(), route.licenceClass().map(name -> " " + Wording.capital(name)).orElse(""))
         .working(() -> reckoned.sum().limit(limit.watts().number(), "W", measure + " limit"))
         .source(route.cite(limit.source()))
         .cures(() -> cures(reckoned.mostOutput()));
@@ -83,7 +83,7 @@ public final class PowerOver implements RouteRule {
         .filter(each -> where.to(each) == Whereabouts.Lies.IN || where.to(each) == Whereabouts.Lies.PARTLY)
         .findFirst().orElseThrow();
     String measure = limit.measure().words();
-    return Optional.of(Finding.hold(Slug.POWER_OVER, route)
+    return Optional.of(route.hold(Slug.POWER_OVER)
         .message("%s %s is above the %s that %s allows %s, where the list is used.", reckoned.power(), measure,
             limit.watts(), route.place(), zone.name())
         .working(() -> RestrictedArea.measured(
@@ -98,7 +98,7 @@ public final class PowerOver implements RouteRule {
     PowerLimit limit = excepted.limit();
     Reckoned reckoned = Reckoned.of(route, output, limit);
     String measure = limit.measure().words();
-    Finding finding = reckoned.over() ? Finding.hold(Slug.POWER_OVER, route) : Finding.query(Slug.POWER_OVER, route);
+    Finding finding = reckoned.over() ? route.hold(Slug.POWER_OVER) : route.query(Slug.POWER_OVER);
     return Optional.of(finding
         .message("%s %s: who talks to a satellite from there may send %s %s %s.", reckoned.power(), measure, limit.watts(), measure, excepted.words())
         .working(() -> reckoned.sum().limit(limit.watts().number(), "W", measure + " limit there"))

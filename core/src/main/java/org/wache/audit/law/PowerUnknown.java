@@ -42,7 +42,7 @@ public final class PowerUnknown implements RouteRule {
     if (limit.isEmpty()) {
       return List.of();
     }
-    return List.of(Finding.query(Slug.POWER_UNKNOWN, route)
+    return List.of(route.query(Slug.POWER_UNKNOWN)
         .message("The power is not given; %s allows %s %s.", route.place(), limit.get().watts(),
             limit.get().measure().words())
         .source(route.cite(limit.get().source()))

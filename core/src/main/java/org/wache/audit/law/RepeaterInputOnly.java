@@ -36,7 +36,7 @@ public final class RepeaterInputOnly implements RouteRule {
       return List.of();
     }
     Frequency output = reaches.get();
-    return List.of(Finding.hold(Slug.REPEATER_INPUT_ONLY, route)
+    return List.of(route.hold(Slug.REPEATER_INPUT_ONLY)
         .message("%s may only be used to reach a repeater, which answers on %s.", route.transmit(), output)
         .working(() -> Sum.of(route.transmit(), "talks on").plus(output.minus(route.transmit()), "to the output")
             .gives(output, "the repeater's output"))

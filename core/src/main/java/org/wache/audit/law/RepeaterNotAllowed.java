@@ -43,7 +43,7 @@ public final class RepeaterNotAllowed implements RouteRule {
     }
     if (route.service() instanceof ChannelService) {
       boolean fine = !route.placed() || route.channel().get().repeaters();
-      return fine ? List.of() : List.of(Finding.hold(Slug.REPEATER_NOT_ALLOWED, route)
+      return fine ? List.of() : List.of(route.hold(Slug.REPEATER_NOT_ALLOWED)
           .message("%s may not be used through a repeater.", route.place())
           .source(route.cite(route.service().traits().repeaterSource()))
           .cures(() -> cures(route)));
@@ -61,7 +61,7 @@ public final class RepeaterNotAllowed implements RouteRule {
     }
     Ban ban = input.or(() -> outputBan).get();
     Frequency there = input.isPresent() ? route.transmit() : output.get();
-    return List.of(Finding.hold(Slug.REPEATER_NOT_ALLOWED, route)
+    return List.of(route.hold(Slug.REPEATER_NOT_ALLOWED)
         .message("A repeater may not %s on %s: none are allowed %s.", input.isPresent() ? "receive" : "transmit", there,
             ban.words().startsWith("below") ? ban.words() : "in " + ban.words())
         .working(() -> Sum.of(there, input.isPresent() ? "the repeater's input" : "the repeater's output")

@@ -10,7 +10,7 @@ import org.wache.audit.RulePage;
 import org.wache.audit.Slug;
 import org.wache.audit.Sum;
 import org.wache.audit.Whereabouts;
-import org.wache.audit.Words;
+import org.wache.audit.Wording;
 import org.wache.place.Area;
 import org.wache.place.Region;
 import org.wache.place.Zone;
@@ -47,8 +47,8 @@ public final class RestrictedArea implements RouteRule {
         case IN, PARTLY -> found.add(hold(route, closure, where));
         case UNKNOWN -> {
           if (closure.ask() || where.area().isPresent()) { // of a region that was named, a part lies there
-            found.add(Finding.query(Slug.RESTRICTED_AREA, route)
-                .message("%s is closed to %s %s%s; where%s the list is used is not known.", Words.capital(closure.words()),
+            found.add(route.query(Slug.RESTRICTED_AREA)
+                .message("%s is closed to %s %s%s; where%s the list is used is not known.", Wording.capital(closure.words()),
                     service(route), closure.outside() ? "except " : "", closure.zone().name(), where.area().filter(Region.class::isInstance).map(area -> " in " + ((Region) area).code()).orElse(""))
                 .working(() -> Sum.of(route.transmit(), "talks on").inside(closure.span(), "closed there"))
                 .source(route.cite(closure.source()))
@@ -72,8 +72,8 @@ public final class RestrictedArea implements RouteRule {
 
   private static Finding hold(Route route, Closure closure, Whereabouts where) {
     boolean partly = where.to(closure.zone()) == Whereabouts.Lies.PARTLY;
-    return Finding.hold(Slug.RESTRICTED_AREA, route)
-        .message("%s is closed to %s %s%s, and %s the list is used lies %s.", Words.capital(closure.words()), service(route),
+    return route.hold(Slug.RESTRICTED_AREA)
+        .message("%s is closed to %s %s%s, and %s the list is used lies %s.", Wording.capital(closure.words()), service(route),
             closure.outside() ? "except " : "", closure.zone().name(), partly ? "a part of the area where" : "the place where", closure.outside() ? "elsewhere" : "there")
         .working(() -> measured(Sum.of(route.transmit(), "talks on").inside(closure.span(), "closed there"),
             closure.zone(), where.area().orElseThrow()))

@@ -36,7 +36,7 @@ final class SpecialUses {
 
   private static Finding notThere(Route route, SpecialUse use) {
     String elsewhere = use.elsewhere().map(limit -> ", unless it is at most " + Frequency.kilohertz(limit.hertz()) + " kHz wide and answers a call").orElse("");
-    return Finding.hold(Slug.CHANNEL_RESTRICTED, route)
+    return route.hold(Slug.CHANNEL_RESTRICTED)
         .message("%s (%s) is not for %s%s.", route.transmit(), route.place(), words(use.use()), elsewhere)
         .working(() -> working(route, use))
         .source(route.cite(use.elsewhere().map(limit -> use.source() + ", " + limit.source()).orElse(use.source())))
@@ -61,7 +61,7 @@ final class SpecialUses {
 
   private static Finding tooStrong(Route route, SpecialUse use, PowerLimit limit) {
     Reckoned reckoned = Reckoned.of(route, route.on().power().orElseThrow(), limit);
-    return Finding.hold(Slug.POWER_OVER, route)
+    return route.hold(Slug.POWER_OVER)
         .message("%s %s is above the %s that %s may send.", reckoned.power(), limit.measure().words(), limit.watts(), words(use.use()))
         .working(() -> reckoned.sum().limit(limit.watts().number(), "W", limit.measure().words() + " limit"))
         .source(route.cite(limit.source()))

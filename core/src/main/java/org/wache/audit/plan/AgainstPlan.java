@@ -11,7 +11,7 @@ import org.wache.audit.RouteRule;
 import org.wache.audit.RulePage;
 import org.wache.audit.Slug;
 import org.wache.audit.Sum;
-import org.wache.audit.Words;
+import org.wache.audit.Wording;
 import org.wache.rulebook.PlanRow;
 import org.wache.rulebook.PlanUse;
 import org.wache.signal.Content;
@@ -57,8 +57,8 @@ public final class AgainstPlan implements RouteRule {
       return List.of();
     }
     PlanRow row = beacon.orElseGet(() -> route.planRow().get());
-    return List.of(Finding.query(Slug.PLAN_USE, route)
-        .message(() -> Words.emission(route.on()) + how(row) + " on " + route.transmit() + ": the plan keeps " + where(row)
+    return List.of(route.query(Slug.PLAN_USE)
+        .message(() -> Wording.emission(route.on()) + how(row) + " on " + route.transmit() + ": the plan keeps " + where(row)
             + " for " + row.words() + ".")
         .working(() -> Sum.of(route.transmit(), "talks on").inside(row.span(), row.words()))
         .source(route.entry().plan().source(row))
@@ -67,7 +67,7 @@ public final class AgainstPlan implements RouteRule {
 
   /** Sound-card data through a sideband transmitter: as data it is judged; as voice it would stand where data is. */
   private static Finding dataBySideband(Route route) {
-    return Finding.query(Slug.PLAN_USE, route)
+    return route.query(Slug.PLAN_USE)
         .message("USB on %s is the dial of data by a sideband radio; it is judged as data, %s.", route.transmit(), route.emission())
         .working(() -> Sum.of(route.transmit(), "dial of an upper sideband").inside(route.occupied(), "where the data is"))
         .source("common practice, no source")
@@ -77,7 +77,7 @@ public final class AgainstPlan implements RouteRule {
   /** Heard from a satellite, and talked on where no satellite listens. */
   private static Finding uplinkAstray(Route route) {
     Frequency heard = route.on().receive().orElseThrow();
-    return Finding.query(Slug.PLAN_USE, route)
+    return route.query(Slug.PLAN_USE)
         .message("Hears the satellite segment at %s and talks on %s, which lies in no satellite segment: no satellite listens there.", heard, route.transmit())
         .working(() -> Sum.of(route.transmit(), "talks on").limit(route.receiveRows().get(0).span().toString(), "", "satellites, heard"))
         .source(route.entry().plan().source())
@@ -151,7 +151,7 @@ public final class AgainstPlan implements RouteRule {
     }
     boolean carried = route.emission().is(Content.FM) || route.emission().is(Content.DIGITAL_VOICE); // what repeaters carry
     if (carried && row.uses().contains(PlanUse.REPEATER_OUTPUT)) {
-      row.offsets().forEach(offset -> cures.add(Cures.pair("Set the offset " + Words.offset(offset), transmit,
+      row.offsets().forEach(offset -> cures.add(Cures.pair("Set the offset " + Wording.offset(offset), transmit,
           transmit.plus(offset))));
     } else if (carried && row.uses().contains(PlanUse.REPEATER_INPUT)) {
       output(route, transmit).ifPresent(receive -> cures.add(Cures.pair("Hear the output " + receive, receive,

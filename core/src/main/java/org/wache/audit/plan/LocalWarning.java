@@ -35,7 +35,7 @@ public final class LocalWarning implements RouteRule {
       return List.of();
     }
     PlanRow row = route.planRow().get();
-    return List.of(Finding.query(Slug.LOCAL_WARNING, route)
+    return List.of(route.query(Slug.LOCAL_WARNING)
         .message("The group's plan says of %s: “%s”.",
             row.span().length() == 0 ? route.transmit() : row.span(), row.warning().get())
         .working(() -> Sum.of(route.transmit(), "talks on").inside(row.span(), row.words()))

@@ -12,7 +12,7 @@ import org.wache.audit.RouteRule;
 import org.wache.audit.RulePage;
 import org.wache.audit.Slug;
 import org.wache.audit.Sum;
-import org.wache.audit.Words;
+import org.wache.audit.Wording;
 import org.wache.channel.Channel;
 import org.wache.channel.Field;
 import org.wache.signal.Content;
@@ -66,9 +66,9 @@ public final class NeighbourChannel implements RouteRule {
 
   private static Finding finding(Route route, Neighbour neighbour) {
     Frequency there = route.transmit();
-    String tone = neighbour.tone().map(Words::tone).map(words -> " with " + words).orElse("; with what tone is not known");
+    String tone = neighbour.tone().map(Wording::tone).map(words -> " with " + words).orElse("; with what tone is not known");
     boolean input = neighbour.input().filter(there::equals).isPresent() && !neighbour.frequency().equals(there);
-    return Finding.query(Slug.NEIGHBOUR_CHANNEL, route)
+    return route.query(Slug.NEIGHBOUR_CHANNEL)
         .message("%s %s %s%s.", neighbour.name(), input ? "listens on" : "uses", there, tone)
         .working(() -> Sum.of(there, "talks on").limit(neighbour.frequency(), neighbour.name()))
         .source("what is known of neighbours and repeaters near the site")

@@ -13,7 +13,7 @@ import org.wache.audit.RouteRule;
 import org.wache.audit.RulePage;
 import org.wache.audit.Slug;
 import org.wache.audit.Sum;
-import org.wache.audit.Words;
+import org.wache.audit.Wording;
 import org.wache.rulebook.AuthorisedService;
 import org.wache.rulebook.PlanRow;
 import org.wache.rulebook.PlanUse;
@@ -65,7 +65,7 @@ public final class OffRaster implements RouteRule {
         return List.of();
       }
     }
-    return List.of(Finding.query(Slug.OFF_RASTER, route)
+    return List.of(route.query(Slug.OFF_RASTER)
         .message(() -> judged + " is between the channels of the " + names(rasters) + " raster"
             + unsettled(row, house, judged) + ".")
         .working(() -> working(judged, rasters))
@@ -76,8 +76,8 @@ public final class OffRaster implements RouteRule {
   /** Licensed line by line: what no line can stand on is mostly a slip of the digits. */
   private static List<Finding> onLines(Route route, AuthorisedService lines) {
     return lines.raster(route.transmit()).filter(each -> !each.raster().holds(route.transmit().hertz()))
-        .map(each -> List.of(Finding.query(Slug.OFF_RASTER, route)
-            .message(() -> route.transmit() + " is on none of the channels of " + lines.inText() + ", which stand every " + Words.length(each.raster().step()) + ".")
+        .map(each -> List.of(route.query(Slug.OFF_RASTER)
+            .message(() -> route.transmit() + " is on none of the channels of " + lines.inText() + ", which stand every " + Wording.length(each.raster().step()) + ".")
             .working(() -> working(route.transmit(), List.of(each.raster())))
             .source(route.cite(each.source()))
             .cures(() -> cures(route, route.transmit(), List.of(each.raster()))))).orElse(List.of());
@@ -96,7 +96,7 @@ public final class OffRaster implements RouteRule {
       return List.of();
     }
     List<Raster> rasters = around.stream().flatMap(row -> rasters(row, route.entry().context().houseRules().twoMetreRasterKhz()).stream()).distinct().toList();
-    return List.of(Finding.query(Slug.OFF_RASTER, route)
+    return List.of(route.query(Slug.OFF_RASTER)
         .message(() -> judged + " lies in no part of the plan: between " + around.get(0).words() + " (to " + Frequency.megahertz(around.get(0).span().high()) + ") and "
             + around.get(1).words() + " (from " + Frequency.megahertz(around.get(1).span().low()) + ").")
         .working(() -> working(judged, rasters))
@@ -137,18 +137,18 @@ public final class OffRaster implements RouteRule {
       return "";
     }
     return row.rasters().stream().filter(each -> each.holds(judged.hertz())).findFirst()
-        .map(each -> "; it is a channel where the " + Words.length(each.step()) + " raster is used").orElse("");
+        .map(each -> "; it is a channel where the " + Wording.length(each.step()) + " raster is used").orElse("");
   }
 
   private static String names(List<Raster> rasters) {
-    return String.join(" or ", rasters.stream().map(each -> Words.length(each.step())).distinct().toList());
+    return String.join(" or ", rasters.stream().map(each -> Wording.length(each.step())).distinct().toList());
   }
 
   private static Sum working(Frequency judged, List<Raster> rasters) {
     long nearest = rasters.get(0).nearest(judged.hertz());
     long off = judged.hertz() - nearest;
     return Sum.of(judged, "stands on").limit(new Frequency(nearest), "nearest channel")
-        .rest(Words.length(Math.abs(off)), "", off < 0 ? "below" : "above");
+        .rest(Wording.length(Math.abs(off)), "", off < 0 ? "below" : "above");
   }
 
   private static List<Change> cures(Route route, Frequency judged, List<Raster> rasters) {

@@ -11,7 +11,7 @@ import org.wache.audit.RouteRule;
 import org.wache.audit.RulePage;
 import org.wache.audit.Slug;
 import org.wache.audit.Sum;
-import org.wache.audit.Words;
+import org.wache.audit.Wording;
 import org.wache.channel.Field;
 import org.wache.rulebook.AuthorisedService;
 import org.wache.rulebook.FixedChannel;
@@ -47,7 +47,7 @@ public final class OffsetUnusual implements RouteRule {
     }
     Pairing pair = found.get();
     List<Long> usual = usual(route, pair);
-    return List.of(Finding.query(Slug.OFFSET_UNUSUAL, route)
+    return List.of(route.query(Slug.OFFSET_UNUSUAL)
         .message(() -> route.service() instanceof AuthorisedService ? noPair(route, pair, usual) : message(pair, usual))
         .working(() -> working(pair, usual))
         .source(source(route, pair))
@@ -57,9 +57,9 @@ public final class OffsetUnusual implements RouteRule {
   /** Split working is asked about once; no cure brings the two frequencies together. */
   private static Finding split(Route route) {
     Frequency receive = route.on().receive().orElseThrow();
-    return Finding.query(Slug.OFFSET_UNUSUAL, route)
+    return route.query(Slug.OFFSET_UNUSUAL)
         .message("Hears %s and talks on %s in %s without a tone: that is split working, no repeater. It should say so.", receive, route.transmit(),
-            Words.emission(route.on()))
+            Wording.emission(route.on()))
         .working(() -> Sum.of(receive, "hears").plus(route.transmit().minus(receive), "split").gives(route.transmit(), "talks on"))
         .source("common practice, no source")
         .cures(() -> List.of(Change.of("Say that it is direct, in split", Field.USE, "direct")));
@@ -81,8 +81,8 @@ public final class OffsetUnusual implements RouteRule {
 
   private static String message(Pairing pair, List<Long> usual) {
     String plan = usual.isEmpty() ? "no repeater output is planned on " + pair.receive()
-        : "usual there is " + String.join(" or ", usual.stream().map(Words::offset).toList());
-    return (pair.offset() == 0 ? "No offset" : "Offset " + Words.offset(pair.offset())) + ": " + plan + ".";
+        : "usual there is " + String.join(" or ", usual.stream().map(Wording::offset).toList());
+    return (pair.offset() == 0 ? "No offset" : "Offset " + Wording.offset(pair.offset())) + ": " + plan + ".";
   }
 
   /** The plan's offsets; in a service with fixed pairs, the distance to the input of the channel heard. */
@@ -117,7 +117,7 @@ public final class OffsetUnusual implements RouteRule {
     } else {
       route.service().partners(pair.transmit()).stream().filter(each -> route.service() instanceof AuthorisedService && !each.input())
           .forEach(each -> cures.add(Cures.pair("Hear " + each.frequency(), each.frequency(), pair.transmit())));
-      usual.forEach(offset -> cures.add(Cures.pair("Set the offset " + Words.offset(offset), pair.receive(),
+      usual.forEach(offset -> cures.add(Cures.pair("Set the offset " + Wording.offset(offset), pair.receive(),
           pair.receive().plus(offset))));
     }
     cures.add(Cures.pair("Talk direct on " + pair.receive(), pair.receive(), pair.receive()));

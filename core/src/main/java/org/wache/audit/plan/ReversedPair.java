@@ -31,7 +31,7 @@ public final class ReversedPair implements RouteRule {
   @Override
   public List<Finding> on(Route route) {
     Optional<Pairing> pair = Pairing.of(route).filter(Pairing::reversed);
-    return pair.map(found -> List.of(Finding.query(Slug.REVERSED_PAIR, route)
+    return pair.map(found -> List.of(route.query(Slug.REVERSED_PAIR)
         .message("Hears the input %s and talks on the output %s: the wrong way round.", found.receive(),
             found.transmit())
         .working(() -> Sum.of(found.transmit(), "an output, talked on").plus(-found.offset(), "offset")

@@ -38,7 +38,7 @@ public final class SidebandHabit implements RouteRule {
     if (mode == usual || mode != Mode.LSB && mode != Mode.USB) {
       return List.of();
     }
-    return List.of(Finding.query(Slug.SIDEBAND_HABIT, route)
+    return List.of(route.query(Slug.SIDEBAND_HABIT)
         .message("%s on %s: voice there is on %s by habit.", mode, route.transmit(), usual)
         .source("common practice")
         .cures(() -> List.of(Change.of("Use " + usual, org.wache.channel.Field.MODE, usual.name()))));

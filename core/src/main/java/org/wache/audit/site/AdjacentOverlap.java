@@ -30,7 +30,7 @@ public final class AdjacentOverlap extends Beside {
 
   @Override
   String words(Entry entry, Hit nearest) {
-    return HitWords.sources(nearest, entry.list()) + " reaches into this channel from " + Frequency.kilohertz(nearest.off())
+    return HitMessage.sources(nearest, entry.list()) + " reaches into this channel from " + Frequency.kilohertz(nearest.off())
         + " kHz away, at one site";
   }
 }

@@ -41,10 +41,10 @@ abstract class Beside implements EntryRule {
     String site = reached.site().map(Sites.Site::name).filter(name -> !name.isEmpty()).map(name -> "At " + name + ": ").orElse("");
     return List.of(Finding.query(slug)
         .message(() -> site + words(entry, nearest) + (count == 1 ? "." : " (and " + (count - 1) + " more)."))
-        .working(() -> HitWords.sum(nearest, entry.list()))
+        .working(() -> HitMessage.sum(nearest, entry.list()))
         .source(source(entry, nearest))
-        .advice(() -> hits.stream().skip(1).map(hit -> "Also " + HitWords.equation(hit) + " MHz (" + HitWords.kind(hit.kind()) + " of "
-            + HitWords.sources(hit, entry.list()) + ").").toList())
+        .advice(() -> hits.stream().skip(1).map(hit -> "Also " + HitMessage.equation(hit) + " MHz (" + HitMessage.kind(hit.kind()) + " of "
+            + HitMessage.sources(hit, entry.list()) + ").").toList())
         .cures(() -> slug == Slug.TRANSMIT_NEAR_RECEIVE ? List.of() : Clearing.cures(entry))); // moving within the band leaves it near
   }
 

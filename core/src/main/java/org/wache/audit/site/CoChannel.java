@@ -28,7 +28,7 @@ public final class CoChannel extends Beside {
   @Override
   String words(Entry entry, Hit nearest) {
     boolean hears = nearest.terms().get(0).emitter().centre() == nearest.receiver().centre();
-    return HitWords.sources(nearest, entry.list()) + (hears ? " transmits where this entry listens" : " transmits where this entry does")
+    return HitMessage.sources(nearest, entry.list()) + (hears ? " transmits where this entry listens" : " transmits where this entry does")
         + ", at one site";
   }
 }

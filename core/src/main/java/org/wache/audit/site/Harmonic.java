@@ -27,7 +27,7 @@ public final class Harmonic extends Beside {
 
   @Override
   String words(Entry entry, Hit nearest) {
-    return "The harmonic " + HitWords.equation(nearest) + " MHz of " + HitWords.sources(nearest, entry.list())
+    return "The harmonic " + HitMessage.equation(nearest) + " MHz of " + HitMessage.sources(nearest, entry.list())
         + " lands where this entry listens";
   }
 }

@@ -31,7 +31,7 @@ public final class Intermod extends Beside {
 
   @Override
   String words(Entry entry, Hit nearest) {
-    return "The " + HitWords.kind(nearest.kind()) + " " + HitWords.equation(nearest) + " MHz of " + HitWords.sources(nearest, entry.list())
+    return "The " + HitMessage.kind(nearest.kind()) + " " + HitMessage.equation(nearest) + " MHz of " + HitMessage.sources(nearest, entry.list())
         + " lands where this entry listens";
   }
 }

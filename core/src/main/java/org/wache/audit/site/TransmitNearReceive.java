@@ -28,7 +28,7 @@ public final class TransmitNearReceive extends Beside {
 
   @Override
   String words(Entry entry, Hit nearest) {
-    return HitWords.sources(nearest, entry.list()) + " talks only " + HitWords.distance(nearest.off())
+    return HitMessage.sources(nearest, entry.list()) + " talks only " + HitMessage.distance(nearest.off())
         + " from where this entry listens, at one site without filters";
   }
 

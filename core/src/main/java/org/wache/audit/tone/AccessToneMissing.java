@@ -31,7 +31,7 @@ public final class AccessToneMissing implements RouteRule {
     boolean analogue = route.emission().is(Content.FM);
     boolean given = !route.on().text(org.wache.channel.Field.TX_TONE).isBlank();
     return !repeater || !analogue || given ? List.of()
-        : List.of(Finding.query(Slug.ACCESS_TONE_MISSING, route)
+        : List.of(route.query(Slug.ACCESS_TONE_MISSING)
             .message("Sends no tone; most repeaters open only on one.")
             .source("common practice"));
   }

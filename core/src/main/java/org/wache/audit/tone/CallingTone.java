@@ -8,7 +8,7 @@ import org.wache.audit.EntryRule;
 import org.wache.audit.Finding;
 import org.wache.audit.RulePage;
 import org.wache.audit.Slug;
-import org.wache.audit.Words;
+import org.wache.audit.Wording;
 import org.wache.channel.Channel;
 import org.wache.channel.Field;
 import org.wache.rulebook.PlanRow;
@@ -39,7 +39,7 @@ public final class CallingTone implements EntryRule {
       return List.of();
     }
     return calling(entry).map(row -> List.of(Finding.query(Slug.CALLING_TONE)
-        .message("Opens only on %s on %s; callers there are not heard.", Words.tone(channel.opensOn().get()),
+        .message("Opens only on %s on %s; callers there are not heard.", Wording.tone(channel.opensOn().get()),
             row.words())
         .source(entry.plan().source())
         .cures(() -> List.of(Change.of("Open the receiver", Field.RX_TONE, ""))))).orElse(List.of());

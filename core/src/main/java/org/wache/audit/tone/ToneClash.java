@@ -9,7 +9,7 @@ import org.wache.audit.EntryRule;
 import org.wache.audit.Finding;
 import org.wache.audit.RulePage;
 import org.wache.audit.Slug;
-import org.wache.audit.Words;
+import org.wache.audit.Wording;
 import org.wache.channel.Channel;
 import org.wache.channel.Field;
 import org.wache.signal.Content;
@@ -66,6 +66,6 @@ public final class ToneClash implements EntryRule {
   }
 
   private static String word(Optional<Tone> tone, String none) {
-    return tone.map(Words::tone).orElse(none);
+    return tone.map(Wording::tone).orElse(none);
   }
 }

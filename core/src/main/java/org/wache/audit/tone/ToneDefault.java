@@ -10,7 +10,7 @@ import org.wache.audit.Route;
 import org.wache.audit.RouteRule;
 import org.wache.audit.RulePage;
 import org.wache.audit.Slug;
-import org.wache.audit.Words;
+import org.wache.audit.Wording;
 import org.wache.channel.Field;
 import org.wache.rulebook.ToneTable;
 import org.wache.signal.Tone;
@@ -45,9 +45,9 @@ public final class ToneDefault implements RouteRule {
     if (!route.service().traits().sharedWithPublic() || route.throughRepeater() || !sent && !heard) {
       return List.of();
     }
-    return List.of(Finding.query(Slug.TONE_DEFAULT, route)
+    return List.of(route.query(Slug.TONE_DEFAULT)
         .message("%s is the tone radios are sold with; strangers on %s have it too.",
-            Words.tone(tones.factoryDefault()), route.place())
+            Wording.tone(tones.factoryDefault()), route.place())
         .source("common practice")
         .cures(() -> cures(route, sent, heard)));
   }
@@ -74,6 +74,6 @@ public final class ToneDefault implements RouteRule {
     if (heard) {
       fields.put(Field.RX_TONE, tone.text());
     }
-    return new Change("Use " + Words.tone(tone), fields);
+    return new Change("Use " + Wording.tone(tone), fields);
   }
 }

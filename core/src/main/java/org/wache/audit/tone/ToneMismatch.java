@@ -10,7 +10,7 @@ import org.wache.audit.Finding;
 import org.wache.audit.HouseRules.DirectTones;
 import org.wache.audit.RulePage;
 import org.wache.audit.Slug;
-import org.wache.audit.Words;
+import org.wache.audit.Wording;
 import org.wache.channel.Channel;
 import org.wache.channel.Field;
 import org.wache.channel.Use;
@@ -50,8 +50,8 @@ public final class ToneMismatch implements EntryRule {
     if (channel.opensOn().isEmpty() && !bothWays || CallingTone.calling(entry).isPresent()) {
       return List.of();
     }
-    String sends = channel.sends().map(tone -> "Sends " + Words.tone(tone)).orElse("Sends no tone");
-    String opens = channel.opensOn().map(tone -> "opens only on " + Words.tone(tone) + ": the fleet does not hear itself")
+    String sends = channel.sends().map(tone -> "Sends " + Wording.tone(tone)).orElse("Sends no tone");
+    String opens = channel.opensOn().map(tone -> "opens only on " + Wording.tone(tone) + ": the fleet does not hear itself")
         .orElse("the receiver is open; the house rule is the same tone both ways");
     return List.of(Finding.query(Slug.TONE_MISMATCH)
         .message("%s, %s.", sends, opens)

@@ -10,7 +10,7 @@ import org.wache.audit.Finding;
 import org.wache.audit.RulePage;
 import org.wache.audit.Slug;
 import org.wache.audit.Sum;
-import org.wache.audit.Words;
+import org.wache.audit.Wording;
 import org.wache.channel.Channel;
 import org.wache.channel.Field;
 import org.wache.rulebook.ToneTable;
@@ -63,9 +63,9 @@ public final class ToneUnknown implements EntryRule {
   private static Finding finding(Entry entry, Tone tone, List<Field> fields) {
     List<Tone> offers = offers(entry.tones(), tone);
     String offer = offers.isEmpty() ? "" : "; " + (tone instanceof Tone.Dcs ? "the same on the air is " : "nearest is ")
-        + Words.tone(offers.get(0));
+        + Wording.tone(offers.get(0));
     return Finding.query(Slug.TONE_UNKNOWN)
-        .message("%s is in no table of tones%s.", Words.tone(tone), offer)
+        .message("%s is in no table of tones%s.", Wording.tone(tone), offer)
         .working(() -> working(tone, offers))
         .source("common practice")
         .cures(() -> offers.stream().map(each -> change(each, fields)).toList());
@@ -92,6 +92,6 @@ public final class ToneUnknown implements EntryRule {
   private static Change change(Tone tone, List<Field> fields) {
     java.util.Map<Field, String> texts = new java.util.EnumMap<>(Field.class);
     fields.forEach(field -> texts.put(field, tone.text()));
-    return new Change("Use " + Words.tone(tone), texts);
+    return new Change("Use " + Wording.tone(tone), texts);
   }
 }

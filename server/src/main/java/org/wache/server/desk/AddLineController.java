@@ -23,9 +23,9 @@ import org.wache.server.accounts.Account;
 import org.wache.server.lists.DeskWriter;
 import org.wache.server.lists.ListService;
 import org.wache.server.lists.Views;
-import org.wache.words.AddLine;
-import org.wache.words.Said;
-import org.wache.words.Understood;
+import org.wache.typed.AddLine;
+import org.wache.typed.Said;
+import org.wache.typed.Understood;
 
 /** What somebody types or pastes to add entries: what it is taken for, and what it would come to, before it is added. */
 @RestController

@@ -13,7 +13,7 @@ import org.wache.audit.AuditContext;
 import org.wache.audit.EntryAudit;
 import org.wache.audit.Finding;
 import org.wache.audit.Verdict;
-import org.wache.audit.Words;
+import org.wache.audit.Wording;
 import org.wache.channel.Channel;
 import org.wache.channel.Field;
 import org.wache.exchange.Assumptions;
@@ -48,7 +48,7 @@ final class PrintedList {
 
   private static String heading(Audit audit) {
     List<String> names = audit.auditor().context().holders().stream().map(holder -> holder.name()).toList();
-    String carriers = names.size() <= MOST_NAMES ? Words.list(names)
+    String carriers = names.size() <= MOST_NAMES ? Wording.list(names)
         : String.join(", ", names.subList(0, MOST_NAMES)) + " and " + (names.size() - MOST_NAMES) + " more";
     String counts = Stream.of(Verdict.HOLD, Verdict.QUERY, Verdict.LISTEN, Verdict.CLEAR).filter(each -> audit.counts().get(each) > 0)
         .map(each -> audit.counts().get(each) + " " + words(each)).collect(Collectors.joining(", "));
@@ -83,11 +83,11 @@ final class PrintedList {
     table.addCell(PrintStyle.cell(new Phrase(channel.name(), PrintStyle.bold(SMALL))));
     table.addCell(PrintStyle.cell(new Phrase(megahertz(channel, Field.RX_MHZ), figures)));
     table.addCell(PrintStyle.cell(new Phrase(talks(channel), figures)));
-    table.addCell(PrintStyle.cell(new Phrase(Words.emission(channel), plain)));
+    table.addCell(PrintStyle.cell(new Phrase(Wording.emission(channel), plain)));
     table.addCell(PrintStyle.cell(new Phrase(channel.text(Field.TX_TONE), figures)));
     table.addCell(PrintStyle.cell(new Phrase(channel.text(Field.RX_TONE), figures)));
     table.addCell(PrintStyle.cell(new Phrase(channel.text(Field.POWER_W).isBlank() ? "" : channel.text(Field.POWER_W) + " W", figures)));
-    table.addCell(PrintStyle.cell(new Phrase(Words.capital(entry.verdict().text()), held ? PrintStyle.bold(SMALL) : PrintStyle.plain(SMALL))));
+    table.addCell(PrintStyle.cell(new Phrase(Wording.capital(entry.verdict().text()), held ? PrintStyle.bold(SMALL) : PrintStyle.plain(SMALL))));
     table.addCell(PrintStyle.cell(worst == null ? new Phrase(channel.text(Field.NOTE), plain)
         : new Phrase(new Chunk(worst.message() + " (" + worst.source() + ")", plain))));
   }

@@ -33,8 +33,8 @@ import org.wache.table.Column;
 import org.wache.table.Mapping;
 import org.wache.table.Table;
 import org.wache.table.TableReading;
-import org.wache.words.Said;
-import org.wache.words.WrittenPower;
+import org.wache.typed.Said;
+import org.wache.typed.WrittenPower;
 
 /** Files and pasted text on their way to becoming a list. */
 @RestController

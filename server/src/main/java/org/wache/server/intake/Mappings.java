@@ -14,9 +14,9 @@ import org.wache.signal.Watts;
 import org.wache.table.Column;
 import org.wache.table.Mapping;
 import org.wache.table.Table;
-import org.wache.words.Sketch;
-import org.wache.words.Unit;
-import org.wache.words.WrittenPower;
+import org.wache.typed.Sketch;
+import org.wache.typed.Unit;
+import org.wache.typed.WrittenPower;
 
 /** How a table is read, between the API and the reader. */
 final class Mappings {

@@ -22,7 +22,7 @@ import org.wache.audit.Slug;
 import org.wache.audit.Sum;
 import org.wache.audit.Told;
 import org.wache.audit.Verdict;
-import org.wache.audit.Words;
+import org.wache.audit.Wording;
 import org.wache.audit.register.Register;
 import org.wache.channel.Channel;
 import org.wache.channel.Field;
@@ -136,7 +136,7 @@ public final class DeskWriter {
 
   /** What makes an entry legal, in words: {@code General: 2 m (KE9QRB)}. */
   public static String authority(Authority by) {
-    return by.licenceClass().map(name -> Words.capital(name) + ": ").orElse("") + by.segment()
+    return by.licenceClass().map(name -> Wording.capital(name) + ": ").orElse("") + by.segment()
         + by.callSign().map(call -> " (" + call + ")").orElse("");
   }
 

@@ -5,7 +5,7 @@ import java.util.Map;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import org.wache.channel.Field;
-import org.wache.exchange.LicenceWords;
+import org.wache.exchange.HolderShorthand;
 import org.wache.exchange.ListFiles;
 import org.wache.licence.Holder;
 import org.wache.rulebook.Edition;
@@ -61,8 +61,8 @@ public class ListIntake {
   @Transactional
   public long follow(long account, long list, String name, String words) {
     Edition edition = rulebooks.of(audits.rulebook(service.source(account, list))).on(audits.today());
-    Holder holder = LicenceWords.holder(words, edition);
-    Views.Carrier carrier = new Views.Carrier(org.wache.audit.Words.capital(words.replaceFirst("^[^:]*:", "")),
+    Holder holder = HolderShorthand.holder(words, edition);
+    Views.Carrier carrier = new Views.Carrier(org.wache.audit.Wording.capital(words.replaceFirst("^[^:]*:", "")),
         holder.licences().stream().map(HolderViews::licence).toList());
     return service.addVariant(account, list, name, new Views.CarrierChoice(List.of(carrier), List.of(), List.of()));
   }

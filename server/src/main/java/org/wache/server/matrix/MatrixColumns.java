@@ -10,8 +10,8 @@ import java.util.TreeMap;
 import org.wache.audit.Audit;
 import org.wache.audit.AuditContext;
 import org.wache.audit.Verdict;
-import org.wache.audit.Words;
-import org.wache.exchange.LicenceWords;
+import org.wache.audit.Wording;
+import org.wache.exchange.HolderShorthand;
 import org.wache.licence.Holder;
 import org.wache.licence.Licence;
 import org.wache.rulebook.Edition;
@@ -81,10 +81,10 @@ final class MatrixColumns {
         continue; // no licence that somebody of a club could be asked for
       }
       if (service.traits().licence() == LicenceKind.PLAIN) {
-        holders.put(service.title(), named(service.title(), LicenceWords.holder(service.id(), edition)));
+        holders.put(service.title(), named(service.title(), HolderShorthand.holder(service.id(), edition)));
       } else if (service.traits().licence() == LicenceKind.CLASS) {
-        service.traits().classes().forEach(each -> holders.put(Words.capital(each),
-            named(Words.capital(each), LicenceWords.holder(service.id() + ":" + each, edition))));
+        service.traits().classes().forEach(each -> holders.put(Wording.capital(each),
+            named(Wording.capital(each), HolderShorthand.holder(service.id() + ":" + each, edition))));
       }
     }
     List<Column> columns = new ArrayList<>();
@@ -110,12 +110,12 @@ final class MatrixColumns {
   }
 
   private static String holds(Edition edition, Holder holder) {
-    return holder.licences().isEmpty() ? "no licence" : Words.list(holder.licences().stream()
+    return holder.licences().isEmpty() ? "no licence" : Wording.list(holder.licences().stream()
         .map(licence -> word(edition, licence)).distinct().toList());
   }
 
   private static String word(Edition edition, Licence licence) {
-    return licence.licenceClass().map(Words::capital)
+    return licence.licenceClass().map(Wording::capital)
         .orElseGet(() -> edition.service(licence.service()).map(Service::inText).orElse(licence.service()));
   }
 

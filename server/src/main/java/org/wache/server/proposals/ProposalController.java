@@ -18,7 +18,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
-import org.wache.audit.Words;
+import org.wache.audit.Wording;
 import org.wache.channel.Channel;
 import org.wache.channel.Field;
 import org.wache.propose.Arrangement;
@@ -38,7 +38,7 @@ import org.wache.server.web.Refused;
 import org.wache.server.web.Unjudgeable;
 import org.wache.signal.Frequency;
 import org.wache.signal.Tone;
-import org.wache.words.WrittenTone;
+import org.wache.typed.WrittenTone;
 
 /** Proposals for a list as a whole: another service, tones, names, order. Each is seen before it is taken. */
 @RestController
@@ -89,7 +89,7 @@ class ProposalController {
     ListService.Seen seen = seen(asking, list);
     Edition edition = edition(seen);
     if (!(edition.service(request.service()).orElse(null) instanceof ChannelService target)) {
-      throw new Refused("A list can be swapped for a service with fixed channels: " + Words.list(edition.services().stream().filter(ChannelService.class::isInstance)
+      throw new Refused("A list can be swapped for a service with fixed channels: " + Wording.list(edition.services().stream().filter(ChannelService.class::isInstance)
           .map(Service::id).toList()) + ".");
     }
     if (request.watts() <= 0) {

@@ -19,7 +19,7 @@ import org.wache.audit.Audit;
 import org.wache.audit.Auditor;
 import org.wache.audit.EntryAudit;
 import org.wache.audit.Finding;
-import org.wache.audit.Words;
+import org.wache.audit.Wording;
 import org.wache.audit.register.Register;
 import org.wache.channel.Channel;
 import org.wache.channel.Field;
@@ -150,7 +150,7 @@ public class HolderCards {
     boolean talks = channel.transmit().isPresent() && hold.isEmpty() && audit.auditor().context().radios().stream().allMatch(radio -> radio.talksOn(channel).isPresent());
     return new CardEntry(channel.number(), channel.name(), channel.text(Field.ZONE), talks, channel.receive().map(f -> f.megahertz()).orElse(channel.text(Field.RX_MHZ)),
         talks ? channel.transmit().get().megahertz() : "", talks ? OutEntries.shift(channel) : "", talks ? channel.sends().map(Tone::text).orElse("") : "",
-        channel.opensOn().map(Tone::text).orElse(""), Words.emission(channel), talks ? channel.text(Field.POWER_W) : "", channel.text(Field.NOTE),
+        channel.opensOn().map(Tone::text).orElse(""), Wording.emission(channel), talks ? channel.text(Field.POWER_W) : "", channel.text(Field.NOTE),
         channel.transmit().isPresent() ? hold.orElse("") : "");
   }
 

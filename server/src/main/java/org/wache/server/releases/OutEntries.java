@@ -10,7 +10,7 @@ import java.util.stream.IntStream;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RestController;
-import org.wache.audit.Words;
+import org.wache.audit.Wording;
 import org.wache.channel.Channel;
 import org.wache.channel.Field;
 import org.wache.exchange.ReleaseFile;
@@ -82,7 +82,7 @@ class OutEntries {
     boolean talks = channel.transmit().isPresent();
     return new OutEntry(channel.number(), channel.name(), channel.text(Field.ZONE), channel.receive().map(f -> f.megahertz()).orElse(channel.text(Field.RX_MHZ)),
         talks ? channel.transmit().get().megahertz() : "", shift(channel), talks ? channel.sends().map(Tone::text).orElse("") : "",
-        channel.opensOn().map(Tone::text).orElse(""), Words.emission(channel), channel.text(Field.POWER_W), channel.text(Field.NOTE), verdict,
+        channel.opensOn().map(Tone::text).orElse(""), Wording.emission(channel), channel.text(Field.POWER_W), channel.text(Field.NOTE), verdict,
         since.map(SinceRelease.Entry::kind).orElse(""), since.map(SinceRelease.Entry::words).orElse(List.of()),
         waivers.stream().filter(waiver -> waiver.model().isEmpty() && waiver.number().equals(channel.number()) && waiver.name().equals(channel.name()))
             .map(waiver -> waiver.reason() + " (" + waiver.by() + ")").distinct().toList(), leftOut);

@@ -18,7 +18,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.wache.audit.Slug;
-import org.wache.audit.Words;
+import org.wache.audit.Wording;
 import org.wache.channel.Channel;
 import org.wache.exchange.ReleaseFile;
 import org.wache.exchange.ReleaseReport;
@@ -121,7 +121,7 @@ class PaperController {
     if (!file.waivers().isEmpty()) {
       tables.add(waivers(file));
     }
-    String carriers = Words.list(file.parts().get(0).context().holders().stream().map(Holder::name).toList());
+    String carriers = Wording.list(file.parts().get(0).context().holders().stream().map(Holder::name).toList());
     return pdf(file, "list", TableSheet.write(true, file.list() + ", release " + file.number(), "Carried by " + carriers + ". Released " + file.releasedAt() + " by "
         + file.releasedBy() + ", signed by " + file.signedBy() + ".\nSHA-256 " + ReleaseReport.spaced(file.sum()), foot(file), tables,
         "Judged for " + file.day() + ". The rulebook was written from memory: check against the current rules; this tool does not replace your licence terms."));
@@ -142,8 +142,8 @@ class PaperController {
   private static List<String> row(Channel channel, ReleaseFile.Recorded recorded) {
     boolean direct = channel.transmit().isPresent() && channel.transmit().equals(channel.receive());
     return List.of(channel.number(), channel.name(), channel.receive().map(Frequency::megahertz).orElse(""),
-        direct ? "direct" : channel.transmit().map(Frequency::megahertz).orElse("listens"), Words.emission(channel), channel.sends().map(Tone::text).orElse(""),
-        channel.opensOn().map(Tone::text).orElse(""), channel.power().map(watts -> watts.number() + " W").orElse(""), Words.capital(recorded.verdict()),
+        direct ? "direct" : channel.transmit().map(Frequency::megahertz).orElse("listens"), Wording.emission(channel), channel.sends().map(Tone::text).orElse(""),
+        channel.opensOn().map(Tone::text).orElse(""), channel.power().map(watts -> watts.number() + " W").orElse(""), Wording.capital(recorded.verdict()),
         recorded.findings().isEmpty() ? channel.text(org.wache.channel.Field.NOTE)
             : recorded.findings().stream().map(each -> each.message() + " (" + each.source() + ")").reduce((one, other) -> one + " " + other).orElse(""));
   }
@@ -161,8 +161,8 @@ class PaperController {
     file.parts().forEach(part -> part.context().holders().forEach(holder -> holder.licences().stream().filter(each -> each.service().equals(amateur.id()))
         .map(Licence::licenceClass).flatMap(Optional::stream).forEach(classes::add)));
     Map<List<List<String>>, List<String>> alike = new LinkedHashMap<>(); // classes that have the same edges share a table
-    classes.forEach(each -> alike.computeIfAbsent(edges(edition, amateur, each, bands), any -> new ArrayList<>()).add(Words.capital(each)));
-    List<TableSheet.Table> tables = alike.entrySet().stream().map(each -> new TableSheet.Table(Words.list(each.getValue()), new float[] {14, 46, 20, 20},
+    classes.forEach(each -> alike.computeIfAbsent(edges(edition, amateur, each, bands), any -> new ArrayList<>()).add(Wording.capital(each)));
+    List<TableSheet.Table> tables = alike.entrySet().stream().map(each -> new TableSheet.Table(Wording.list(each.getValue()), new float[] {14, 46, 20, 20},
         List.of("Band", "Sending", "#From, MHz", "#To, MHz"), each.getKey())).toList();
     return pdf(file, "edges", TableSheet.write(false, "Band edges", "For " + file.list() + ", release " + file.number() + ": the bands that it uses, by the classes that"
         + " carry it. A signal has to stay inside with its whole width, not with its dial frequency.", foot(file), tables,

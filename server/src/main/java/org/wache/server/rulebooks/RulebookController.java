@@ -14,7 +14,7 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import org.wache.audit.Words;
+import org.wache.audit.Wording;
 import org.wache.reference.FrequencyFacts;
 import org.wache.rulebook.BandService;
 import org.wache.rulebook.ChannelNames;
@@ -78,7 +78,7 @@ class RulebookController {
     List<ChartClass> classes = new java.util.ArrayList<>();
     for (int held = 0; held < amateur.traits().classes().size(); held++) {
       int index = held;
-      classes.add(new ChartClass(Words.capital(amateur.traits().classes().get(held)), EmissionKind.ALL.stream()
+      classes.add(new ChartClass(Wording.capital(amateur.traits().classes().get(held)), EmissionKind.ALL.stream()
           .map(kind -> new ChartKind(kind.id(), spans(edition, amateur, name, index, kind.bits()))).toList()));
     }
     return new ChartBand(name, span.low(), span.high(), channelised, classes);
@@ -156,7 +156,7 @@ class RulebookController {
     BandService amateur = amateur(edition);
     int held = amateur.traits().classIndex(licenceClass);
     if (held < 0) {
-      throw new Refused("There is no class “" + licenceClass + "”; there is " + Words.list(amateur.traits().classes()) + ".");
+      throw new Refused("There is no class “" + licenceClass + "”; there is " + Wording.list(amateur.traits().classes()) + ".");
     }
     if (slots < 1 || slots > MOST_SLOTS) {
       throw new Refused("A transceiver has 1 to " + MOST_SLOTS + " slots.");
@@ -165,7 +165,7 @@ class RulebookController {
     for (String kind : send) {
       bits |= EmissionKind.ALL.stream().filter(each -> each.id().equals(kind)).findFirst()
           .orElseThrow(() -> new Refused("“" + kind + "” is no kind of emission; there is "
-              + Words.list(EmissionKind.ALL.stream().map(EmissionKind::id).toList()) + ".")).bits();
+              + Wording.list(EmissionKind.ALL.stream().map(EmissionKind::id).toList()) + ".")).bits();
     }
     Set<String> wanted = new HashSet<>(bands);
     wanted.removeIf(String::isBlank);

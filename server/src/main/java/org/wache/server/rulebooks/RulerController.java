@@ -12,8 +12,8 @@ import java.util.stream.LongStream;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import org.wache.audit.Words;
-import org.wache.exchange.LicenceWords;
+import org.wache.audit.Wording;
+import org.wache.exchange.HolderShorthand;
 import org.wache.rulebook.Allocation;
 import org.wache.rulebook.AuthorisedService;
 import org.wache.rulebook.BandService;
@@ -62,7 +62,7 @@ class RulerController {
       @RequestParam Optional<LocalDate> on) {
     Edition edition = editions.of(asking, rulebook, group, on);
     try {
-      LicenceWords.holder(as, edition);
+      HolderShorthand.holder(as, edition);
     } catch (IllegalArgumentException e) {
       throw new Refused(e.getMessage() + ".");
     }
@@ -163,7 +163,7 @@ class RulerController {
       int bits = grants.stream().filter(grant -> mine || grant.lowestClass() == least.lowestClass())
           .mapToInt(Grant::allow).reduce(0, (a, b) -> a | b);
       Optional<String> from = mine ? Optional.empty()
-          : Optional.of(Words.capital(amateur.traits().classes().get(least.lowestClass())));
+          : Optional.of(Wording.capital(amateur.traits().classes().get(least.lowestClass())));
       return new May(low, high, words(bits), from, amateur.id(), edition.cite(least.source()));
     });
   }
@@ -171,13 +171,13 @@ class RulerController {
   /** What may be sent, short enough to be written into the stretch. */
   private static String words(int bits) {
     boolean limited = (bits & Content.PHONE_LOW_INDEX.bit()) != 0;
-    return Words.contents(limited ? bits | Content.PHONE.bit() : bits);
+    return Wording.contents(limited ? bits | Content.PHONE.bit() : bits);
   }
 
   private static May channel(Edition edition, Service service, FixedChannel channel, boolean open) {
     long half = service instanceof ChannelService ? CHANNEL_DRAWN / 2 : channel.width().hertz() / 2;
     String from = service instanceof BandService bands
-        ? Words.capital(bands.traits().classes().get(channel.lowestClass())) : service.title() + " licence";
+        ? Wording.capital(bands.traits().classes().get(channel.lowestClass())) : service.title() + " licence";
     return new May(channel.centre().hertz() - half, channel.centre().hertz() + half,
         service instanceof ChannelService ? service.title() + " " + channel.name().replace("repeater input", "in") : channel.name(),
         open ? Optional.empty() : Optional.of(from), service.id(), edition.cite(channel.source()));

@@ -27,7 +27,7 @@ import org.wache.audit.Sites;
 import org.wache.audit.register.Register;
 import org.wache.audit.site.ClearChannels;
 import org.wache.audit.site.Clearing;
-import org.wache.audit.site.HitWords;
+import org.wache.audit.site.HitMessage;
 import org.wache.channel.Channel;
 import org.wache.channel.Field;
 import org.wache.licence.Holder;
@@ -144,7 +144,7 @@ class SiteController {
 
   private static List<KindCount> counts(Findings findings) {
     return Arrays.stream(Hit.Kind.values()).filter(kind -> findings.count(kind) > 0)
-        .map(kind -> new KindCount(id(kind), HitWords.kind(kind), findings.count(kind))).toList();
+        .map(kind -> new KindCount(id(kind), HitMessage.kind(kind), findings.count(kind))).toList();
   }
 
   private static List<HitView> hits(Findings findings, Audit audit, List<ListStore.Stored> stored, int most, boolean sums) {
@@ -153,10 +153,10 @@ class SiteController {
       List<Hit> nearest = findings.nearest(kind);
       for (int i = 0; i < Math.min(most, nearest.size()); i++) {
         Hit hit = nearest.get(i);
-        all.add(new HitView(id(kind), i, HitWords.equation(hit), hit.lands(), hit.off(), hit.half(), hit.reach(),
+        all.add(new HitView(id(kind), i, HitMessage.equation(hit), hit.lands(), hit.off(), hit.half(), hit.reach(),
             hit.terms().stream().map(term -> new HitTerm(term.factor(), term.emitter().centre(),
-                term.emitter().entries().stream().map(position -> stored.get(position).id()).toList(), HitWords.emitter(term.emitter(), audit.list()))).toList(),
-            sums ? DeskWriter.sum(HitWords.sum(hit, audit.list())) : List.of()));
+                term.emitter().entries().stream().map(position -> stored.get(position).id()).toList(), HitMessage.emitter(term.emitter(), audit.list()))).toList(),
+            sums ? DeskWriter.sum(HitMessage.sum(hit, audit.list())) : List.of()));
       }
     }
     return all;

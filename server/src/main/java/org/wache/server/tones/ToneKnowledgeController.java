@@ -14,14 +14,14 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import org.wache.audit.Words;
+import org.wache.audit.Wording;
 import org.wache.rulebook.RulebookReader;
 import org.wache.rulebook.ToneTable;
 import org.wache.server.accounts.Account;
 import org.wache.server.rulebooks.Rulebooks;
 import org.wache.server.web.Refused;
 import org.wache.signal.Tone;
-import org.wache.words.WrittenTone;
+import org.wache.typed.WrittenTone;
 
 /** What a group knows of tones. */
 @RestController
@@ -76,7 +76,7 @@ class ToneKnowledgeController {
         .filter(number -> table.consumerCode(number).filter(tone::equals).isPresent()).findFirst();
     Optional<String> other = tone instanceof Tone.Dcs dcs
         ? table.sameSound(new Tone.Dcs(dcs.code(), !dcs.inverted())).map(same -> new Tone.Dcs(same.code(), true).text()) : Optional.empty();
-    return new Translated(tone.text(), Words.tone(tone) + (table.knows(tone) ? "" : ", which is in no table"), code, other,
+    return new Translated(tone.text(), Wording.tone(tone) + (table.knows(tone) ? "" : ", which is in no table"), code, other,
         models.stream().map(each -> new NumberInModel(each.model(),
             Optional.of(each.tones().indexOf(tone.text()) + 1).filter(number -> number > 0))).toList());
   }

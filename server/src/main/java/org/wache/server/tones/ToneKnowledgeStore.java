@@ -13,7 +13,7 @@ import org.wache.server.web.Missing;
 import org.wache.server.web.Refused;
 import org.wache.signal.Frequency;
 import org.wache.signal.Tone;
-import org.wache.words.WrittenTone;
+import org.wache.typed.WrittenTone;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Keeps what groups know of tones; a change begun on an older version is refused. */

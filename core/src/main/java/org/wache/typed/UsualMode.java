@@ -1,4 +1,4 @@
-package org.wache.words;
+package org.wache.typed;
 
 import java.util.Comparator;
 import java.util.List;
@@ -74,7 +74,7 @@ final class UsualMode {
           && (mode.emission().contents() & channel.allow()) != 0;
       if (fits) {
         return new Usual(mode, "none is given; " + service.inText() + " " + channel.name() + " takes "
-            + org.wache.audit.Words.length(channel.width().hertz()));
+            + org.wache.audit.Wording.length(channel.width().hertz()));
       }
     }
     return new Usual(Mode.NFM, "none is given");

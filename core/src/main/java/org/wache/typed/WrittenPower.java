@@ -1,4 +1,4 @@
-package org.wache.words;
+package org.wache.typed;
 
 import java.math.BigDecimal;
 import java.math.RoundingMode;

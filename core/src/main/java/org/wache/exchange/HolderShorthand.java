@@ -9,12 +9,12 @@ import org.wache.rulebook.LicenceKind;
 import org.wache.rulebook.Service;
 
 /** Holders written in short, as on the command line: {@code amateur:general,gmrs} or {@code nobody}. */
-public final class LicenceWords {
+public final class HolderShorthand {
 
   /** The word for a holder without a licence. */
   public static final String NOBODY = "nobody";
 
-  private LicenceWords() {}
+  private HolderShorthand() {}
 
   /**
    * Reads one holder.

@@ -1,4 +1,4 @@
-package org.wache.words;
+package org.wache.typed;
 
 import org.wache.audit.Sum;
 import org.wache.channel.Field;

@@ -9,9 +9,9 @@ import org.wache.signal.Mode;
 import org.wache.signal.Tone;
 
 /** How findings name things. */
-public final class Words {
+public final class Wording {
 
-  private Words() {}
+  private Wording() {}
 
   /** The emission as the list names it: {@code FM}, or a designator. */
   public static String emission(Channel channel) {
@@ -29,7 +29,7 @@ public final class Words {
     return list(Content.words(bits));
   }
 
-  /** Words with commas and an "and". */
+  /** Wording with commas and an "and". */
   public static String list(List<String> words) {
     if (words.size() < 2) {
       return words.isEmpty() ? "" : words.get(0);

@@ -1,4 +1,4 @@
-package org.wache.words;
+package org.wache.typed;
 
 import static org.assertj.core.api.Assertions.assertThat;
 

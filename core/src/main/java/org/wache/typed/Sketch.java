@@ -1,4 +1,4 @@
-package org.wache.words;
+package org.wache.typed;
 
 import java.util.ArrayList;
 import java.util.EnumMap;
@@ -7,7 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.wache.audit.HouseRules;
 import org.wache.audit.Sum;
-import org.wache.audit.Words;
+import org.wache.audit.Wording;
 import org.wache.channel.Field;
 import org.wache.rulebook.BandService;
 import org.wache.rulebook.Edition;
@@ -227,17 +227,17 @@ public final class Sketch {
     if (by.sign() != 0 && by.hertz().isPresent()) {
       long offset = by.sign() * by.hertz().get();
       boolean odd = !usual.isEmpty() && usual.stream().noneMatch(each -> each.hertz() == offset);
-      return pair(offset, odd ? "the plan has " + Words.offset(usual.get(0).hertz()) + " there" : "", odd);
+      return pair(offset, odd ? "the plan has " + Wording.offset(usual.get(0).hertz()) + " there" : "", odd);
     }
     if (by.hertz().isPresent()) {
       Optional<Offsets.Usual> same = usual.stream().filter(each -> Math.abs(each.hertz()) == by.hertz().get()).findFirst();
       if (same.isPresent()) {
         return pair(same.get().hertz(), "the sign as in " + same.get().whose(), false);
       }
-      return usual.isEmpty() ? Optional.of("Up or down by " + Words.offset(by.hertz().get()).substring(1)
+      return usual.isEmpty() ? Optional.of("Up or down by " + Wording.offset(by.hertz().get()).substring(1)
               + "? Nothing is usual on " + receive + ": write + or −.")
           : pair(Long.signum(usual.get(0).hertz()) * by.hertz().get(), "the sign as usual there: "
-              + usual.get(0).where() + " " + Words.offset(usual.get(0).hertz()), true);
+              + usual.get(0).where() + " " + Wording.offset(usual.get(0).hertz()), true);
     }
     List<Offsets.Usual> known = usual.isEmpty() ? Offsets.near(edition, receive) : usual;
     if (known.isEmpty()) {
@@ -249,12 +249,12 @@ public final class Sketch {
       return pair(fitting.get().hertz(), fitting.get().whose(), usual.isEmpty());
     }
     return pair(by.sign() * Math.abs(known.get(0).hertz()), "the sign as written; " + known.get(0).where() + " "
-        + Words.offset(known.get(0).hertz()), true);
+        + Wording.offset(known.get(0).hertz()), true);
   }
 
   private Optional<String> pair(long offset, String why, boolean doubt) {
     if (receive.hertz() + offset < 1) {
-      return Optional.of("An offset of " + Words.offset(offset) + " from " + receive + " leaves no frequency.");
+      return Optional.of("An offset of " + Wording.offset(offset) + " from " + receive + " leaves no frequency.");
     }
     transmit = receive.plus(offset);
     said.add(new Said(Field.TX_MHZ, "talks on " + transmit, why,

@@ -14,9 +14,9 @@ import org.wache.site.Receiver;
 import org.wache.site.SiteStudy;
 
 /** Interference in words and sums. */
-public final class HitWords {
+public final class HitMessage {
 
-  private HitWords() {}
+  private HitMessage() {}
 
   /** How a hit is called: {@code third-order product}. */
   public static String kind(Hit.Kind kind) {
@@ -68,7 +68,7 @@ public final class HitWords {
   public static String sources(Hit hit, ChannelList list) {
     Set<String> names = new TreeSet<>();
     hit.terms().forEach(term -> names.add(emitter(term.emitter(), list)));
-    return org.wache.audit.Words.list(List.copyOf(names));
+    return org.wache.audit.Wording.list(List.copyOf(names));
   }
 
   /** The sum of a hit, with the widths that make it one. */
