@@ -3,13 +3,19 @@ package org.wache;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+import static org.assertj.core.api.Assertions.assertThat;
 
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.List;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.wache.audit.Rule;
 
@@ -44,12 +50,27 @@ class ArchitectureTest {
     noClasses().that().resideInAPackage("org.wache.audit..").should().dependOnClassesThat()
         .resideInAPackage("org.wache.exchange..").check(CORE);
     slices().matching("org.wache.(*)..").should().beFreeOfCycles().check(CORE);
+    slices().matching("org.wache.audit.(*)..").should().beFreeOfCycles().check(CORE);
+    noClasses().that().resideInAnyPackage("org.wache.audit.finding", "org.wache.audit.context").should().dependOnClassesThat()
+        .resideInAnyPackage("org.wache.audit", "org.wache.audit.cure", "org.wache.audit.rules..").check(CORE);
+    noClasses().that().resideInAPackage("org.wache.audit").should().dependOnClassesThat()
+        .resideInAnyPackage("org.wache.audit.cure", "org.wache.audit.rules..").check(CORE);
   }
 
   @Test
   void rulesLiveInTheirFamilies() {
     classes().that().implement(Rule.class).and().areNotInterfaces().should()
-        .resideInAnyPackage("org.wache.audit.entry", "org.wache.audit.law", "org.wache.audit.plan",
-            "org.wache.audit.tone", "org.wache.audit.fit", "org.wache.audit.site").check(CORE);
+        .resideInAPackage("org.wache.audit.rules.*").check(CORE);
+  }
+
+  /** Each room says on its door what it is. */
+  @Test
+  void eachRoomSaysWhatItIs() throws IOException {
+    Path root = Path.of("src", "main", "java", "org", "wache");
+    try (Stream<Path> files = Files.walk(root)) {
+      List<String> silent = files.filter(file -> file.toString().endsWith(".java")).map(Path::getParent).distinct()
+          .filter(room -> !Files.exists(room.resolve("package-info.java"))).map(room -> root.relativize(room).toString()).sorted().toList();
+      assertThat(silent).isEmpty();
+    }
   }
 }

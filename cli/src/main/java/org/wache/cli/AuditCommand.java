@@ -14,7 +14,7 @@ import java.util.function.Function;
 import org.wache.audit.Audit;
 import org.wache.audit.Auditor;
 import org.wache.audit.Verdict;
-import org.wache.audit.register.Register;
+import org.wache.audit.rules.Register;
 import org.wache.channel.ChannelList;
 import org.wache.exchange.AuditReport;
 import org.wache.exchange.ContextFile;

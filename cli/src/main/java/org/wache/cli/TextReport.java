@@ -6,13 +6,13 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.wache.audit.Audit;
-import org.wache.audit.AuditContext;
 import org.wache.audit.EntryAudit;
-import org.wache.audit.ProvedRemedy;
-import org.wache.audit.Remedies;
 import org.wache.audit.Told;
-import org.wache.channel.Channel;
 import org.wache.audit.Verdict;
+import org.wache.audit.context.AuditContext;
+import org.wache.audit.cure.ProvedRemedy;
+import org.wache.audit.cure.Remedies;
+import org.wache.channel.Channel;
 import org.wache.exchange.Assumptions;
 import org.wache.signal.Frequency;
 

@@ -7,6 +7,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.wache.audit.finding.Finding;
 import org.wache.channel.Channel;
 import org.wache.channel.ChannelList;
 import org.wache.channel.Field;
@@ -139,7 +140,7 @@ public final class Audit {
     return findings(entries[position]);
   }
 
-  static List<Finding> findings(EntryAudit entry) {
+  public static List<Finding> findings(EntryAudit entry) {
     List<Finding> all = new ArrayList<>(entry.own());
     entry.judgements().forEach(judgement -> all.addAll(judgement.findings()));
     return all;

@@ -3,6 +3,7 @@ package org.wache.audit;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
+import org.wache.audit.context.AuditContext;
 import org.wache.channel.Channel;
 import org.wache.channel.ChannelList;
 import org.wache.channel.Field;

@@ -1,6 +1,7 @@
 package org.wache.audit;
 
 import java.util.List;
+import org.wache.audit.finding.Finding;
 
 /** A check of an entry that is the same whoever carries it. */
 public interface EntryRule extends Rule {

@@ -2,6 +2,8 @@ package org.wache.audit;
 
 import java.util.List;
 import java.util.Optional;
+import org.wache.audit.finding.Finding;
+import org.wache.audit.finding.Slug;
 import org.wache.channel.Channel;
 import org.wache.radio.Memories;
 import org.wache.radio.Radio;

@@ -2,6 +2,7 @@ package org.wache.audit;
 
 import java.util.List;
 import java.util.Optional;
+import org.wache.audit.finding.Finding;
 
 /**
  * What an entry comes to for one set of licences.

@@ -10,6 +10,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.IntConsumer;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import org.wache.audit.context.AuditContext;
 import org.wache.channel.Channel;
 import org.wache.channel.ChannelList;
 import org.wache.radio.Memories;

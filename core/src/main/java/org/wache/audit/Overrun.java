@@ -1,5 +1,7 @@
 package org.wache.audit;
 
+import org.wache.audit.finding.Sum;
+import org.wache.audit.finding.Wording;
 import org.wache.rulebook.Room;
 import org.wache.signal.Frequency;
 import org.wache.signal.Span;

@@ -2,6 +2,7 @@ package org.wache.audit;
 
 import java.util.List;
 import java.util.Optional;
+import org.wache.audit.context.AuditContext;
 import org.wache.licence.Holder;
 import org.wache.licence.Licence;
 import org.wache.rulebook.Edition;

@@ -1,6 +1,8 @@
 package org.wache.audit;
 
 import java.util.Locale;
+import org.wache.audit.context.Antenna;
+import org.wache.audit.finding.Sum;
 import org.wache.rulebook.Measure;
 import org.wache.rulebook.PowerLimit;
 import org.wache.signal.Content;

@@ -1,6 +1,7 @@
 package org.wache.audit;
 
 import java.util.List;
+import org.wache.audit.finding.Finding;
 
 /**
  * What came of one way to use an entry.

@@ -1,6 +1,7 @@
 package org.wache.audit;
 
 import java.util.List;
+import org.wache.audit.finding.Finding;
 
 /** A check of one route: an entry as one holder would use it in one service. */
 public interface RouteRule extends Rule {

@@ -1,5 +1,7 @@
 package org.wache.audit;
 
+import org.wache.audit.finding.Slug;
+
 /** One check. Rules are pure: they read no clock, file or network. */
 public interface Rule {
 

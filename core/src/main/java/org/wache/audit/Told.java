@@ -6,6 +6,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
+import org.wache.audit.finding.Finding;
+import org.wache.audit.finding.Slug;
 
 /**
  * A finding as it is told: once, with everyone whom it concerns.

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import org.wache.audit.Audit;
-import org.wache.audit.AuditContext;
+import org.wache.audit.context.AuditContext;
 import org.wache.channel.Channel;
 import org.wache.radio.Radio;
 import org.wache.rulebook.PlanRow;

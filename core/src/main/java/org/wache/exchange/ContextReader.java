@@ -2,14 +2,14 @@ package org.wache.exchange;
 
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.List;
 import java.util.LinkedHashSet;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import org.wache.audit.Antenna;
-import org.wache.audit.HouseRules;
-import org.wache.audit.Neighbour;
+import org.wache.audit.context.Antenna;
+import org.wache.audit.context.HouseRules;
+import org.wache.audit.context.Neighbour;
 import org.wache.licence.AuthorisationLine;
 import org.wache.licence.Holder;
 import org.wache.licence.Licence;

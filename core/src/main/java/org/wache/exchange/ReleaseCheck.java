@@ -47,7 +47,7 @@ public final class ReleaseCheck {
     }
     Audit list = judged.get(0).audit();
     List<Gate.Meant> models = file.models().stream().map(model -> new Gate.Meant(model.name(),
-        new org.wache.audit.Auditor(org.wache.audit.register.Register.ALL, list.auditor().context().forRadios(List.of(model.radio()))).audit(list.list()))).toList();
+        new org.wache.audit.Auditor(org.wache.audit.rules.Register.ALL, list.auditor().context().forRadios(List.of(model.radio()))).audit(list.list()))).toList();
     Gate gate = Gate.of(judged, models, file.waivers(), file.day());
     gated("on hold", gate.open(Matter.Kind.HOLD));
     gated("with a query that nobody waived", gate.open(Matter.Kind.QUERY));

@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.Optional;
 import org.wache.audit.Audit;
 import org.wache.audit.Auditor;
-import org.wache.audit.register.Register;
+import org.wache.audit.rules.Register;
 import org.wache.channel.ChannelList;
 import org.wache.radio.LockMode;
 import org.wache.radio.Radio;

@@ -1,6 +1,6 @@
 package org.wache.measure;
 
-import org.wache.audit.Sum;
+import org.wache.audit.finding.Sum;
 
 /**
  * A measurement held against its limit.

@@ -2,7 +2,7 @@ package org.wache.measure;
 
 import java.util.Locale;
 import java.util.Optional;
-import org.wache.audit.Sum;
+import org.wache.audit.finding.Sum;
 import org.wache.rulebook.Edition;
 import org.wache.rulebook.MeasurementRow;
 import org.wache.signal.Watts;

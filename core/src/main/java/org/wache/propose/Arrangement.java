@@ -98,7 +98,7 @@ public record Arrangement(List<Integer> order, List<String> numbers, List<String
       case BAND -> channel.receive().flatMap(hears -> edition.servicesAt(hears).stream()
               .filter(each -> each instanceof org.wache.rulebook.BandService).findFirst().map(each -> each.placeName(hears))
               .or(() -> service(edition, channel).map(Service::title))
-              .or(() -> edition.allocation(hears).map(whose -> org.wache.audit.Wording.capital(whose.whose()))))
+              .or(() -> edition.allocation(hears).map(whose -> org.wache.audit.finding.Wording.capital(whose.whose()))))
           .orElse("Elsewhere");
     };
   }

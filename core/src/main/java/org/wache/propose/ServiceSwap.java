@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.ToIntFunction;
-import org.wache.audit.HouseRules;
+import org.wache.audit.context.HouseRules;
 import org.wache.channel.Channel;
 import org.wache.channel.Field;
 import org.wache.rulebook.ChannelService;

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import org.wache.audit.Wording;
+import org.wache.audit.finding.Wording;
 import org.wache.rulebook.Allocation;
 import org.wache.rulebook.AuthorisedService;
 import org.wache.rulebook.Ban;

@@ -3,7 +3,7 @@ package org.wache.reference;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import org.wache.audit.Wording;
+import org.wache.audit.finding.Wording;
 import org.wache.radio.LockMode;
 import org.wache.radio.Radio;
 import org.wache.radio.RadioModel;

@@ -2,8 +2,8 @@ package org.wache.release;
 
 import java.util.List;
 import org.apache.commons.codec.digest.DigestUtils;
-import org.wache.audit.Finding;
-import org.wache.audit.Slug;
+import org.wache.audit.finding.Finding;
+import org.wache.audit.finding.Slug;
 import org.wache.channel.Channel;
 import org.wache.channel.Field;
 

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import org.wache.audit.Sum;
+import org.wache.audit.finding.Sum;
 import org.wache.rulebook.Edition;
 import org.wache.rulebook.ExposureLimits;
 import org.wache.rulebook.StationData;

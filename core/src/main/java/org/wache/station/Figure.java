@@ -1,6 +1,6 @@
 package org.wache.station;
 
-import org.wache.audit.Sum;
+import org.wache.audit.finding.Sum;
 
 /**
  * One figure of a station sheet.

@@ -2,8 +2,8 @@ package org.wache.station;
 
 import java.util.Locale;
 import java.util.Optional;
-import org.wache.audit.Antenna;
-import org.wache.audit.Sum;
+import org.wache.audit.context.Antenna;
+import org.wache.audit.finding.Sum;
 import org.wache.rulebook.CoaxTable;
 import org.wache.rulebook.StationData;
 import org.wache.signal.Decibels;

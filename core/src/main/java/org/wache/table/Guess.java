@@ -6,7 +6,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.wache.audit.HouseRules;
+import org.wache.audit.context.HouseRules;
 import org.wache.rulebook.Edition;
 import org.wache.typed.AddLine;
 import org.wache.typed.Offsets;

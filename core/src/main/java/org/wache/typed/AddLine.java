@@ -6,12 +6,12 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import org.wache.audit.HouseRules;
+import org.wache.audit.context.HouseRules;
 import org.wache.channel.Field;
 import org.wache.rulebook.ChannelService;
 import org.wache.rulebook.Edition;
-import org.wache.rulebook.Service;
 import org.wache.rulebook.Listening;
+import org.wache.rulebook.Service;
 import org.wache.signal.Frequency;
 import org.wache.signal.Tone;
 

@@ -1,6 +1,6 @@
 package org.wache.typed;
 
-import org.wache.audit.Sum;
+import org.wache.audit.finding.Sum;
 import org.wache.channel.Field;
 
 /**

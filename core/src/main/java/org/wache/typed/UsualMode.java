@@ -74,7 +74,7 @@ final class UsualMode {
           && (mode.emission().contents() & channel.allow()) != 0;
       if (fits) {
         return new Usual(mode, "none is given; " + service.inText() + " " + channel.name() + " takes "
-            + org.wache.audit.Wording.length(channel.width().hertz()));
+            + org.wache.audit.finding.Wording.length(channel.width().hertz()));
       }
     }
     return new Usual(Mode.NFM, "none is given");

@@ -8,6 +8,7 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.wache.audit.cure.CurePlan;
 import org.wache.channel.Channel;
 import org.wache.channel.Field;
 

@@ -7,6 +7,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.wache.audit.finding.Finding;
+import org.wache.audit.finding.Slug;
 
 /** What findings say: the sentence, the sum and the source, as an expert would write them. */
 class FindingTextsTest {

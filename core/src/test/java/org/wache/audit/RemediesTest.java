@@ -9,6 +9,12 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.wache.audit.context.Antenna;
+import org.wache.audit.context.AuditContext;
+import org.wache.audit.cure.ProvedRemedy;
+import org.wache.audit.cure.Remedies;
+import org.wache.audit.finding.Finding;
+import org.wache.audit.finding.Slug;
 import org.wache.channel.Field;
 
 /** Which cures are offered, in which order, and what they end in. */
@@ -92,7 +98,7 @@ class RemediesTest {
     AuditContext context = AuditContext.of(Audits.edition(Audits.DAY), Audits.DAY,
         List.of(org.wache.exchange.HolderShorthand.holder("gmrs", Audits.edition(Audits.DAY))))
         .with(new Antenna(new org.wache.signal.Decibels(6), new org.wache.signal.Decibels(1), true, java.util.OptionalDouble.empty()));
-    Audit audit = new Auditor(org.wache.audit.register.Register.ALL, context).audit(Audits.list(
+    Audit audit = new Auditor(org.wache.audit.rules.Register.ALL, context).audit(Audits.list(
         RulePage.entry("", "rx_mhz=462.5625 tx_mhz=462.5625 mode=NFM power_w=5").channels()));
     Finding finding = audit.findings(0).get(0);
     // 5 W and 5 dB are 15.8 W ERP; 5 W ERP are 1.58 W of output.

@@ -18,7 +18,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.wache.audit.Auditor;
-import org.wache.audit.register.Register;
+import org.wache.audit.rules.Register;
 import org.wache.channel.ChannelList;
 import org.wache.rulebook.RulebookProblem;
 import org.wache.rulebook.RulebookReader;

@@ -13,7 +13,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.wache.audit.Audit;
 import org.wache.audit.Auditor;
-import org.wache.audit.register.Register;
+import org.wache.audit.rules.Register;
 import org.wache.channel.ChannelList;
 import org.wache.release.Gate;
 import org.wache.release.Waiver;

@@ -11,7 +11,7 @@ import org.wache.audit.Audit;
 import org.wache.audit.Auditor;
 import org.wache.audit.Audits;
 import org.wache.audit.RandomLists;
-import org.wache.audit.register.Register;
+import org.wache.audit.rules.Register;
 import org.wache.channel.Channel;
 import org.wache.channel.ChannelList;
 import org.wache.channel.Field;

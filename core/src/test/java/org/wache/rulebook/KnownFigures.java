@@ -9,7 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
-import org.wache.audit.Whereabouts;
+import org.wache.audit.context.Whereabouts;
 import org.wache.place.Circle;
 import org.wache.place.Place;
 import org.wache.signal.Emission;

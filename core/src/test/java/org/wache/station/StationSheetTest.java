@@ -13,7 +13,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.wache.audit.Audit;
 import org.wache.audit.Audits;
-import org.wache.audit.Sum;
+import org.wache.audit.finding.Sum;
 import org.wache.channel.Channel;
 import org.wache.channel.Field;
 import org.wache.rulebook.CoaxTable;

@@ -9,7 +9,7 @@ import java.util.Random;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
-import org.wache.audit.HouseRules;
+import org.wache.audit.context.HouseRules;
 import org.wache.rulebook.Edition;
 import org.wache.rulebook.RulebookReader;
 import org.wache.typed.AddLine;

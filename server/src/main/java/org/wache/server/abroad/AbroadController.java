@@ -11,7 +11,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.wache.audit.Audit;
-import org.wache.audit.Finding;
+import org.wache.audit.finding.Finding;
 import org.wache.propose.Abroad;
 import org.wache.rulebook.Edition;
 import org.wache.rulebook.LicenceKind;

@@ -120,7 +120,7 @@ class BenchWorkers {
     if (wrong > 0) {
       parts.add(wrong + (wrong == 1 ? " press" : " presses") + " of the key not as it should be");
     }
-    return org.wache.audit.Wording.capital(org.wache.audit.Wording.list(parts)) + ".";
+    return org.wache.audit.finding.Wording.capital(org.wache.audit.finding.Wording.list(parts)) + ".";
   }
 
   private static String advice(UnitWork.Outcome outcome) {

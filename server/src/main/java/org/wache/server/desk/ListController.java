@@ -34,7 +34,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.wache.audit.Audit;
-import org.wache.audit.AuditContext;
+import org.wache.audit.context.AuditContext;
 import org.wache.channel.Channel;
 import org.wache.channel.ChannelList;
 import org.wache.exchange.Assumptions;

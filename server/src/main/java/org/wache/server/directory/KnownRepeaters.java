@@ -9,7 +9,7 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.atomic.AtomicReference;
 import net.sf.geographiclib.Geodesic;
 import org.springframework.stereotype.Component;
-import org.wache.audit.Neighbour;
+import org.wache.audit.context.Neighbour;
 import org.wache.place.Place;
 import org.wache.server.lists.NearbyRepeaters;
 import org.wache.signal.Frequency;

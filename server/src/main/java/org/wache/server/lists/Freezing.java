@@ -15,7 +15,7 @@ import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 import org.wache.audit.Audit;
 import org.wache.audit.Auditor;
-import org.wache.audit.register.Register;
+import org.wache.audit.rules.Register;
 import org.wache.radio.Radio;
 import org.wache.server.radios.Fleet;
 import org.wache.server.web.Missing;

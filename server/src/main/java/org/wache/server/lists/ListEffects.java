@@ -11,7 +11,7 @@ import org.springframework.transaction.annotation.Isolation;
 import org.springframework.transaction.annotation.Transactional;
 import org.wache.audit.Audit;
 import org.wache.audit.EntryAudit;
-import org.wache.audit.Finding;
+import org.wache.audit.finding.Finding;
 import org.wache.channel.Channel;
 import org.wache.licence.Holder;
 import org.wache.rulebook.Edition;

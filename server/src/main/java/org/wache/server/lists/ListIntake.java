@@ -62,7 +62,7 @@ public class ListIntake {
   public long follow(long account, long list, String name, String words) {
     Edition edition = rulebooks.of(audits.rulebook(service.source(account, list))).on(audits.today());
     Holder holder = HolderShorthand.holder(words, edition);
-    Views.Carrier carrier = new Views.Carrier(org.wache.audit.Wording.capital(words.replaceFirst("^[^:]*:", "")),
+    Views.Carrier carrier = new Views.Carrier(org.wache.audit.finding.Wording.capital(words.replaceFirst("^[^:]*:", "")),
         holder.licences().stream().map(HolderViews::licence).toList());
     return service.addVariant(account, list, name, new Views.CarrierChoice(List.of(carrier), List.of(), List.of()));
   }

@@ -7,7 +7,7 @@ import java.util.Optional;
 import java.util.stream.IntStream;
 import org.springframework.stereotype.Component;
 import org.wache.audit.Audit;
-import org.wache.audit.Finding;
+import org.wache.audit.finding.Finding;
 import org.wache.channel.Channel;
 import org.wache.channel.ChannelList;
 import org.wache.channel.Field;

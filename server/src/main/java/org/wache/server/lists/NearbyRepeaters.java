@@ -1,7 +1,7 @@
 package org.wache.server.lists;
 
 import java.util.List;
-import org.wache.audit.Neighbour;
+import org.wache.audit.context.Neighbour;
 import org.wache.place.Place;
 
 /** The repeaters that a directory knows near a place, as they are known now; asking it waits for nobody. */

@@ -5,9 +5,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.wache.audit.Audit;
-import org.wache.audit.Change;
 import org.wache.audit.EntryAudit;
-import org.wache.audit.Finding;
+import org.wache.audit.finding.Change;
+import org.wache.audit.finding.Finding;
 import org.wache.channel.Field;
 
 /** What a variant makes of its parent's entries: what its carriers may not key only listens, and says why. */

@@ -1,6 +1,6 @@
 package org.wache.server.lists;
 
-import org.wache.audit.Slug;
+import org.wache.audit.finding.Slug;
 
 /** What rules are called, for other parts of the server. */
 public final class Titles {

@@ -7,7 +7,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import java.util.stream.StreamSupport;
 import org.wache.audit.Auditor;
-import org.wache.audit.register.Register;
+import org.wache.audit.rules.Register;
 import org.wache.exchange.ContextFile;
 import org.wache.exchange.FileProblem;
 import org.wache.rulebook.Edition;

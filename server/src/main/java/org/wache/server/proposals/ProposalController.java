@@ -18,7 +18,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
-import org.wache.audit.Wording;
+import org.wache.audit.finding.Wording;
 import org.wache.channel.Channel;
 import org.wache.channel.Field;
 import org.wache.propose.Arrangement;

@@ -10,7 +10,7 @@ import java.util.stream.IntStream;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RestController;
-import org.wache.audit.Wording;
+import org.wache.audit.finding.Wording;
 import org.wache.channel.Channel;
 import org.wache.channel.Field;
 import org.wache.exchange.ReleaseFile;

@@ -11,22 +11,22 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
-import org.wache.server.database.Newest;
 import org.wache.audit.Audit;
-import org.wache.audit.AuditContext;
 import org.wache.audit.Auditor;
-import org.wache.audit.register.Register;
+import org.wache.audit.context.AuditContext;
+import org.wache.audit.rules.Register;
 import org.wache.exchange.ContextFile;
+import org.wache.exchange.FileProblem;
 import org.wache.exchange.ReleaseFile;
 import org.wache.radio.LockMode;
 import org.wache.radio.Radio;
 import org.wache.release.Gate;
 import org.wache.release.Matter;
 import org.wache.rulebook.Edition;
+import org.wache.rulebook.RulebookProblem;
+import org.wache.server.database.Newest;
 import org.wache.server.radios.Fleet;
 import org.wache.server.rulebooks.Rulebooks;
-import org.wache.exchange.FileProblem;
-import org.wache.rulebook.RulebookProblem;
 
 /**
  * Holds releases that are in use against today: the licences as they are now, the radios as they are now, the edition in

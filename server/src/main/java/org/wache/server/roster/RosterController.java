@@ -57,7 +57,7 @@ class RosterController {
     LocalDate today = LocalDate.now(clock);
     List<Licensable> services = rulebooks.ofGroup(group).on(today).services().stream()
         .filter(each -> each.traits().needsLicence())
-        .map(each -> new Licensable(each.id(), each.traits().terms().aboard().map(org.wache.audit.Wording::capital).orElse(each.title()), each.traits().classes(),
+        .map(each -> new Licensable(each.id(), each.traits().terms().aboard().map(org.wache.audit.finding.Wording::capital).orElse(each.title()), each.traits().classes(),
             each.traits().licence() == org.wache.rulebook.LicenceKind.LINES,
             each.traits().callSigns().map(shape -> shape.words()).orElse("")))
         .toList();

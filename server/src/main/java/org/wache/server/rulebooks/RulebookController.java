@@ -14,7 +14,7 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import org.wache.audit.Wording;
+import org.wache.audit.finding.Wording;
 import org.wache.reference.FrequencyFacts;
 import org.wache.rulebook.BandService;
 import org.wache.rulebook.ChannelNames;

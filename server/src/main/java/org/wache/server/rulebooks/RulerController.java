@@ -12,7 +12,7 @@ import java.util.stream.LongStream;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import org.wache.audit.Wording;
+import org.wache.audit.finding.Wording;
 import org.wache.exchange.HolderShorthand;
 import org.wache.rulebook.Allocation;
 import org.wache.rulebook.AuthorisedService;

@@ -1,2 +1,0 @@
-/** Rules about what transmitters at one site do to each other's receivers, and to people near them. */
-package org.wache.audit.site;

@@ -1,0 +1,5 @@
+/**
+ * Who holds what:
+ * licences and the lines of an authorisation.
+ */
+package org.wache.licence;
