@@ -1,8 +1,9 @@
+import type { Schemas } from '../api/client';
 import { useGroup } from './group';
 import { useSession } from './session';
 
 /** What can be asked of a group, as the table of endpoints calls it. */
-export type Right = 'see' | 'bench' | 'edit' | 'coordinate';
+export type Right = Schemas['Right'];
 
 /** Whether the account may do something in a group, or in the one that is worked in. */
 export function useMay(right: Right, group?: number): boolean {

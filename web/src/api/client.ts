@@ -10,7 +10,8 @@ export type Cure = Schemas['Cure'];
 export type Carrier = Schemas['Carrier'];
 export type Change = Schemas['Change'];
 export type Conflict = Schemas['Conflict'];
-export type Verdict = 'hold' | 'query' | 'clear' | 'listen';
+export type Verdict = Schemas['Verdict'];
+export type Role = Schemas['Role'];
 
 /** What went wrong, in words for people. */
 export class Problem extends Error {

@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import type { Schemas } from '../api/client';
+import type { Schemas, Verdict } from '../api/client';
 import { Button } from '../ui/Button';
 import { VerdictMark } from '../ui/VerdictMark';
 import type { Order } from './orders';
@@ -86,7 +86,7 @@ export function PlannedRow({ plan, onPut, onLeave }: Props) {
   );
 }
 
-const Mark = ({ verdict }: { verdict: string }) => (
+const Mark = ({ verdict }: { verdict: Verdict }) => (
   <span className="mt-[3px]">
     <VerdictMark verdict={verdict} size={12} />
   </span>

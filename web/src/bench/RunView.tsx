@@ -8,6 +8,7 @@ import { Notice } from '../ui/Notice';
 import { VerdictMark, verdictEdge } from '../ui/VerdictMark';
 import { FaultMenu } from './FaultMenu';
 import { JobReport } from './JobReport';
+import type { Verdict } from '../api/client';
 import { inShort, markOf, open, said, share } from './words';
 
 type Job = Schemas['BenchJob'];
@@ -66,10 +67,7 @@ export function RunView({ run }: { run: Schemas['BenchRun'] }) {
       {(again.error ?? stop.error) && <Notice message={(again.error ?? stop.error)!.message} />}
       <ul className="border-line bg-sheet divide-line divide-y rounded border">
         {run.jobs.map((job) => (
-          <li
-            key={job.id}
-            className={`border-l-[3px] ${verdictEdge[markOf[job.state] ?? ''] ?? 'border-l-line'}`}
-          >
+          <li key={job.id} className={`border-l-[3px] ${edge(markOf[job.state])}`}>
             <div className="flex flex-wrap items-center gap-x-3 gap-y-1 px-3 py-1.5">
               <button
                 type="button"
@@ -140,3 +138,5 @@ function Bar({ share: part, label }: { share: number; label: string }) {
     </span>
   );
 }
+
+const edge = (verdict: Verdict | undefined) => (verdict ? verdictEdge[verdict] : 'border-l-line');

@@ -1,15 +1,16 @@
+import type { Verdict } from '../api/client';
 import type { Schemas } from '../api/client';
 
 type Job = Schemas['BenchJob'];
 
 /** The verdict whose mark a state gets. */
-export const markOf: Record<string, string> = {
+export const markOf: Record<string, Verdict | undefined> = {
   good: 'clear',
   differs: 'hold',
   failed: 'hold',
   stopped: 'query',
-  running: '',
-  waiting: '',
+  running: undefined,
+  waiting: undefined,
 };
 
 /** How the work on a radio stands, in words. */

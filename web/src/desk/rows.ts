@@ -1,4 +1,4 @@
-import type { Slip } from '../api/client';
+import type { Slip, Verdict } from '../api/client';
 import { home } from '../ruler/view';
 import { VERDICTS, verdictWord } from '../ui/VerdictMark';
 
@@ -10,7 +10,7 @@ export interface Filter {
 }
 
 export type Row =
-  | { kind: 'heading'; key: string; label: string; verdict?: string; count: number; changed: number }
+  | { kind: 'heading'; key: string; label: string; verdict?: Verdict; count: number; changed: number }
   | { kind: 'slip'; key: string; slip: Slip };
 
 /** Whether an entry is looked for: by name, number, note, frequency or tone. */
@@ -59,11 +59,14 @@ export function rows(
 
 const slipRow = (slip: Slip): Row => ({ kind: 'slip', key: String(slip.id), slip });
 
-const heading = (group: string, grouping: Grouping, members: Slip[]): Row => ({
-  kind: 'heading',
-  key: `heading ${group}`,
-  label: grouping === 'verdict' ? verdictWord(group) : group,
-  verdict: grouping === 'verdict' ? group : undefined,
-  count: members.filter((slip) => grouping !== 'verdict' || slip.verdict === group).length,
-  changed: grouping === 'verdict' ? members.filter((slip) => slip.verdict !== group).length : 0,
-});
+function heading(group: string, grouping: Grouping, members: Slip[]): Row {
+  const verdict = grouping === 'verdict' ? VERDICTS.find((each) => each === group) : undefined;
+  return {
+    kind: 'heading',
+    key: `heading ${group}`,
+    label: verdict ? verdictWord(verdict) : group,
+    verdict,
+    count: members.filter((slip) => !verdict || slip.verdict === verdict).length,
+    changed: verdict ? members.filter((slip) => slip.verdict !== verdict).length : 0,
+  };
+}

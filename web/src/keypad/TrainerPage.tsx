@@ -2,7 +2,7 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useCallback, useEffect, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { useGroup } from '../accounts/group';
-import { api, data, type Schemas } from '../api/client';
+import { api, data, type Schemas, type Verdict } from '../api/client';
 import { useRadios } from '../radios/useRadios';
 import { useLists } from '../lists/useLists';
 import { Button } from '../ui/Button';
@@ -13,7 +13,7 @@ import { VerdictMark } from '../ui/VerdictMark';
 import { HandHeld } from './HandHeld';
 import { Keys } from './Keys';
 
-const MARK: Record<string, string> = { good: 'clear', wrong: 'hold', note: 'query' };
+const MARK: Record<string, Verdict> = { good: 'clear', wrong: 'hold', note: 'query' };
 
 /** A hand-held to practise on: the learner presses its keys, and is told what went wrong and why. */
 export function TrainerPage() {

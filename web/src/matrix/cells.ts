@@ -1,4 +1,4 @@
-import type { Schemas } from '../api/client';
+import type { Schemas, Verdict } from '../api/client';
 
 export interface Cell {
   row: number;
@@ -8,7 +8,7 @@ export interface Cell {
 type Matrix = Schemas['Matrix'];
 type Column = Schemas['MatrixColumn'];
 
-const WORDS: Record<string, string> = { h: 'hold', q: 'query', l: 'listen', c: 'clear' };
+const WORDS: Record<string, Verdict> = { h: 'hold', q: 'query', l: 'listen', c: 'clear' };
 const WORST = 'hqlc';
 
 /** The verdict of an entry for a column. */
@@ -17,7 +17,7 @@ export const verdictAt = (matrix: Matrix, column: Column, row: number) =>
 
 /** Who decides an entry: the least privileged column on which it comes off worst, and how many come off so. */
 export interface Decided {
-  verdict: string;
+  verdict: Verdict;
   name: string;
   many: number;
   /** Whether all of those who count come off so. */

@@ -1,6 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, data } from '../api/client';
+import { api, data, type Role } from '../api/client';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
 import { Notice } from '../ui/Notice';
@@ -11,7 +11,7 @@ import { PartChoice } from './PartChoice';
 export function Invite({ group, parties }: { group: number; parties: { id: number; name: string }[] }) {
   const queries = useQueryClient();
   const [name, setName] = useState('');
-  const [role, setRole] = useState('member');
+  const [role, setRole] = useState<Role>('member');
   const [party, setParty] = useState<number | null>(null);
   const invite = useMutation({
     mutationFn: () =>

@@ -1,11 +1,12 @@
 import { Choice } from '../ui/Choice';
-import { ROLES } from './roles';
+import type { Role } from '../api/client';
+import { ROLE_NAMES } from './roles';
 
 interface Props {
-  role: string;
+  role: Role;
   party: number | null;
   parties: { id: number; name: string }[];
-  onRole: (role: string) => void;
+  onRole: (role: Role) => void;
   onParty: (party: number | null) => void;
 }
 
@@ -16,7 +17,7 @@ export function PartChoice({ role, party, parties, onRole, onParty }: Props) {
       <Choice
         label="As"
         value={role}
-        options={ROLES.map(([each]) => [each, each] as const)}
+        options={ROLE_NAMES.map((each) => [each, each] as const)}
         onChange={onRole}
       />
       <Choice

@@ -11,7 +11,7 @@ import { Notice } from '../ui/Notice';
 import { PageHeader } from '../ui/PageHeader';
 import { Invite } from './Invite';
 import { PartChoice } from './PartChoice';
-import { ROLES } from './roles';
+import { ROLES, ROLE_NAMES } from './roles';
 
 /** The people of a group, what each is in it, and invitations. */
 export function PeoplePage() {
@@ -83,10 +83,10 @@ export function PeoplePage() {
         <section aria-label="What each may" className="text-second text-soft max-w-prose">
           <h2 className="pb-1">What each may</h2>
           <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-0.5">
-            {ROLES.map(([role, words]) => (
+            {ROLE_NAMES.map((role) => (
               <div key={role} className="contents">
                 <dt className="text-ink">{role}</dt>
-                <dd>{words}</dd>
+                <dd>{ROLES[role]}</dd>
               </div>
             ))}
           </dl>

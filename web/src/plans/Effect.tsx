@@ -1,8 +1,8 @@
 import { Link } from 'react-router';
-import type { Schemas } from '../api/client';
+import type { Schemas, Verdict } from '../api/client';
 import { VerdictMark, verdictText } from '../ui/VerdictMark';
 
-const BECOME: Record<string, string> = {
+const BECOME: Record<Verdict, string> = {
   hold: 'holds',
   query: 'queries',
   listen: 'listening',
@@ -51,8 +51,8 @@ export function Effect({ effects, pending }: { effects?: Schemas['ListEffect'][]
   );
 }
 
-function became(effect: Schemas['ListEffect']): [string, number][] {
-  const many = new Map<string, number>();
+function became(effect: Schemas['ListEffect']): [Verdict, number][] {
+  const many = new Map<Verdict, number>();
   effect.changed.forEach((entry) => many.set(entry.after, (many.get(entry.after) ?? 0) + 1));
   return [...many];
 }

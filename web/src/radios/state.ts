@@ -1,9 +1,9 @@
-import type { Schemas } from '../api/client';
+import type { Schemas, Verdict } from '../api/client';
 
 type Unit = Schemas['UnitView'];
 
 /** How a radio stands: the verdict whose mark it gets, and the words. */
-export function standing(unit: Unit): { verdict: string; words: string } {
+export function standing(unit: Unit): { verdict: Verdict | ''; words: string } {
   if (unit.held) return { verdict: 'hold', words: `Held: ${unit.held}` };
   if (unit.notTheirs.length > 0)
     return {

@@ -1,10 +1,11 @@
 import type { ReactNode } from 'react';
+import type { Verdict } from '../api/client';
 import { VerdictMark } from '../ui/VerdictMark';
 
 interface Props {
   title: string;
   /** clear when it is passed, else hold or query. */
-  verdict: string;
+  verdict: Verdict | '';
   words: string;
   last?: boolean;
   /** The first that is not passed: the focus comes here. */

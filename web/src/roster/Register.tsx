@@ -1,11 +1,11 @@
 import { useQuery } from '@tanstack/react-query';
-import { api, data, type Schemas } from '../api/client';
+import { api, data, type Schemas, type Verdict } from '../api/client';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
 import { VerdictMark } from '../ui/VerdictMark';
 import type { Licence } from './drafts';
 
-const MARK: Record<string, string> = {
+const MARK: Record<string, Verdict> = {
   same: 'clear',
   differs: 'query',
   unknown: 'query',

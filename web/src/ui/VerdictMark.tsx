@@ -4,16 +4,16 @@ const WORDS: Record<Verdict, string> = { hold: 'Hold', query: 'Query', clear: 'C
 
 export const VERDICTS: Verdict[] = ['hold', 'query', 'clear', 'listen'];
 
-export const verdictWord = (verdict: string) => WORDS[verdict as Verdict];
+export const verdictWord = (verdict: Verdict) => WORDS[verdict];
 
-export const verdictText: Record<string, string> = {
+export const verdictText: Record<Verdict, string> = {
   hold: 'text-hold',
   query: 'text-query',
   clear: 'text-clear',
   listen: 'text-listen',
 };
 
-export const verdictEdge: Record<string, string> = {
+export const verdictEdge: Record<Verdict, string> = {
   hold: 'border-l-hold',
   query: 'border-l-query',
   clear: 'border-l-clear',
@@ -21,14 +21,14 @@ export const verdictEdge: Record<string, string> = {
 };
 
 /** The shape of a verdict: a square cut by a bar, a diamond with a point, a ring, a half disc. */
-export function VerdictMark({ verdict, size = 16 }: { verdict: string; size?: number }) {
+export function VerdictMark({ verdict, size = 16 }: { verdict: Verdict | '' | null; size?: number }) {
   return (
     <svg
       viewBox="0 0 16 16"
       width={size}
       height={size}
       aria-hidden="true"
-      className={`shrink-0 ${verdictText[verdict] ?? ''}`}
+      className={`shrink-0 ${verdict ? verdictText[verdict] : ''}`}
     >
       {verdict === 'hold' && (
         <path fill="currentColor" fillRule="evenodd" d="M1.5 1.5h13v13h-13zM4 6.8v2.4h8V6.8z" />
@@ -48,9 +48,9 @@ export function VerdictMark({ verdict, size = 16 }: { verdict: string; size?: nu
 }
 
 /** Shape and word. */
-export function VerdictWord({ verdict }: { verdict: string }) {
+export function VerdictWord({ verdict }: { verdict: Verdict }) {
   return (
-    <span className={`inline-flex items-center gap-1.5 font-semibold ${verdictText[verdict] ?? ''}`}>
+    <span className={`inline-flex items-center gap-1.5 font-semibold ${verdictText[verdict]}`}>
       <VerdictMark verdict={verdict} />
       {verdictWord(verdict)}
     </span>

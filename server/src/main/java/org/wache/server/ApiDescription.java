@@ -1,5 +1,6 @@
 package org.wache.server;
 
+import io.swagger.v3.core.jackson.ModelResolver;
 import io.swagger.v3.oas.models.info.Info;
 import io.swagger.v3.oas.models.media.Schema;
 import java.util.ArrayList;
@@ -11,6 +12,7 @@ import org.springdoc.core.utils.SpringDocUtils;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.wache.server.accounts.Account;
+import org.wache.server.web.EnumWords;
 
 /** The description of the API from which the web application's types are made. */
 @Configuration
@@ -18,6 +20,7 @@ class ApiDescription {
 
   static {
     SpringDocUtils.getConfig().addRequestWrapperToIgnore(Account.class); // who asks is in the session, not in the request
+    ModelResolver.enumsAsRef = true; // each set of constants is one type of its own
   }
 
   /** Records always write all of their components, so every property is there; what may be null says so. */
@@ -29,6 +32,7 @@ class ApiDescription {
       api.getPaths().values().forEach(path -> path.readOperations().forEach(operation -> operation.setTags(null)));
       Map<String, Schema> schemas = api.getComponents().getSchemas();
       for (Schema<?> schema : schemas.values()) {
+        words(schema);
         if (schema.getProperties() != null) {
           schema.setRequired(new ArrayList<>(schema.getProperties().keySet()));
           schema.getProperties().replaceAll((name, property) -> choice(property));
@@ -36,6 +40,15 @@ class ApiDescription {
       }
       api.getComponents().setSchemas(new TreeMap<>(schemas));
     };
+  }
+
+  /** Constants stand there as they are written. */
+  @SuppressWarnings("unchecked")
+  private static void words(Schema<?> schema) {
+    if (schema.getEnum() != null) {
+      List<String> written = schema.getEnum().stream().map(each -> EnumWords.of(each.toString())).toList();
+      ((Schema<String>) schema).setEnum(written);
+    }
   }
 
   /** A reference cannot say that it may be null; a choice between it and null can. */

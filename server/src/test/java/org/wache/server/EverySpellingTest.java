@@ -21,6 +21,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.wache.server.access.AccessTable;
 import org.wache.server.access.Right;
+import org.wache.server.access.Role;
+import org.wache.server.web.EnumWords;
 
 /**
  * Every endpoint, by everyone who may not call it, with its address written in every way that a parser may read otherwise than the
@@ -125,7 +127,7 @@ class EverySpellingTest {
     return switch (right) {
       case ADMINISTER -> role.equals("coordinator");
       case OPEN, FILE, SIGNED_IN -> true;
-      default -> !role.equals(OUTSIDER) && right.has(role);
+      default -> !role.equals(OUTSIDER) && right.has(EnumWords.read(Role.class, role));
     };
   }
 

@@ -13,7 +13,7 @@ import org.wache.signal.Span;
 public record Sum(List<Line> lines) {
 
   /** What a line does in the sum. */
-  public enum Role { TERM, TOTAL, LIMIT, INSIDE, REST }
+  public enum LineRole { TERM, TOTAL, LIMIT, INSIDE, REST }
 
   /**
    * One line.
@@ -24,7 +24,7 @@ public record Sum(List<Line> lines) {
    * @param unit its unit
    * @param label what it is
    */
-  public record Line(Role role, String sign, String amount, String unit, String label) {}
+  public record Line(LineRole role, String sign, String amount, String unit, String label) {}
 
   /** No arithmetic. */
   public static final Sum NONE = new Sum(List.of());
@@ -36,19 +36,19 @@ public record Sum(List<Line> lines) {
 
   /** A sum that starts with any figure. */
   public static Sum of(String amount, String unit, String label) {
-    return NONE.and(Role.TERM, "", amount, unit, label);
+    return NONE.and(LineRole.TERM, "", amount, unit, label);
   }
 
   /** Adds hertz, shown in kilohertz below 1 MHz; the sign follows the number. */
   public Sum plus(long hertz, String label) {
     boolean small = Math.abs(hertz) < 1_000_000;
     String amount = small ? Frequency.kilohertz(Math.abs(hertz)) : Frequency.megahertz(Math.abs(hertz));
-    return and(Role.TERM, hertz < 0 ? "−" : "+", amount, small ? "kHz" : "MHz", label);
+    return and(LineRole.TERM, hertz < 0 ? "−" : "+", amount, small ? "kHz" : "MHz", label);
   }
 
   /** A step with any sign and figure. */
   public Sum step(String sign, String amount, String unit, String label) {
-    return and(Role.TERM, sign, amount, unit, label);
+    return and(LineRole.TERM, sign, amount, unit, label);
   }
 
   /** What it comes to. */
@@ -58,7 +58,7 @@ public record Sum(List<Line> lines) {
 
   /** What it comes to. */
   public Sum gives(String amount, String unit, String label) {
-    return and(Role.TOTAL, "=", amount, unit, label);
+    return and(LineRole.TOTAL, "=", amount, unit, label);
   }
 
   /** What it is held against. */
@@ -68,22 +68,22 @@ public record Sum(List<Line> lines) {
 
   /** What it is held against. */
   public Sum limit(String amount, String unit, String label) {
-    return and(Role.LIMIT, "", amount, unit, label);
+    return and(LineRole.LIMIT, "", amount, unit, label);
   }
 
   /** What it lies in. */
   public Sum inside(Span span, String label) {
     String where = span.length() == 0 ? Frequency.megahertz(span.low())
         : Frequency.megahertz(span.low()) + "–" + Frequency.megahertz(span.high());
-    return and(Role.INSIDE, "", where, "MHz", label);
+    return and(LineRole.INSIDE, "", where, "MHz", label);
   }
 
   /** What is over or left. */
   public Sum rest(String amount, String unit, String label) {
-    return and(Role.REST, "", amount, unit, label);
+    return and(LineRole.REST, "", amount, unit, label);
   }
 
-  private Sum and(Role role, String sign, String amount, String unit, String label) {
+  private Sum and(LineRole role, String sign, String amount, String unit, String label) {
     List<Line> more = new ArrayList<>(lines);
     more.add(new Line(role, sign, amount, unit, label));
     return new Sum(List.copyOf(more));
@@ -103,8 +103,8 @@ public record Sum(List<Line> lines) {
       if (!line.unit().isEmpty()) {
         text.append(' ').append(line.unit());
       }
-      if (line.role() == Role.REST || line.role() == Role.INSIDE) {
-        text.append(line.role() == Role.REST ? " " : ": ").append(line.label());
+      if (line.role() == LineRole.REST || line.role() == LineRole.INSIDE) {
+        text.append(line.role() == LineRole.REST ? " " : ": ").append(line.label());
       }
     }
     return text.toString();

@@ -11,6 +11,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.wache.audit.Audit;
+import org.wache.audit.Verdict;
 import org.wache.audit.finding.Finding;
 import org.wache.propose.Abroad;
 import org.wache.rulebook.Edition;
@@ -50,7 +51,7 @@ class AbroadController {
   record CountedLicence(String holder, String licence, @Schema(nullable = true) String countsAs, String words, String source) {}
 
   /** An entry there: fate is dies, asked, same, easier or held. */
-  record AbroadEntry(long id, String number, String name, @Schema(nullable = true) Long rxHz, @Schema(nullable = true) Long txHz, String home, String there, String fate,
+  record AbroadEntry(long id, String number, String name, @Schema(nullable = true) Long rxHz, @Schema(nullable = true) Long txHz, Verdict home, Verdict there, Abroad.Fate fate,
       String reason, String source, int more) {}
 
   @GetMapping("/api/lists/{list}/abroad")
@@ -100,7 +101,7 @@ class AbroadController {
     Optional<Finding> worst = Optional.ofNullable(DeskWriter.worst(judged.audit().entry(position)));
     long more = judged.audit().findings(position).stream().map(Finding::message).distinct().count();
     return new AbroadEntry(stored.id(), stored.channel().number(), stored.channel().name(), stored.channel().receive().map(f -> f.hertz()).orElse(null),
-        stored.channel().transmit().map(f -> f.hertz()).orElse(null), home.entry(position).verdict().text(), judged.audit().entry(position).verdict().text(),
-        judged.fates().get(position).name().toLowerCase(Locale.ROOT), worst.map(Finding::message).orElse(""), worst.map(Finding::source).orElse(""), (int) Math.max(0, more - 1));
+        stored.channel().transmit().map(f -> f.hertz()).orElse(null), home.entry(position).verdict(), judged.audit().entry(position).verdict(),
+        judged.fates().get(position), worst.map(Finding::message).orElse(""), worst.map(Finding::source).orElse(""), (int) Math.max(0, more - 1));
   }
 }

@@ -44,7 +44,7 @@ class GroupOf {
   }
 
   /** What somebody is in a group. */
-  record Part(String group, String role) {}
+  record Part(String group, Role role) {}
 
   /** What the account of this login is in the group of what is named; nothing when they are not in it, or it is not there. */
   Optional<Part> part(String login, String variable, long id) {

@@ -49,7 +49,7 @@ public class Rights {
     }
     GroupOf.Part part = groups.part(login, variable, Long.parseLong(key)).orElseThrow(() -> new Missing("What the address names"));
     if (!right.has(part.role())) {
-      throw new Forbidden("This is for " + right.whose() + " of " + part.group() + "; you are a " + part.role() + " there.");
+      throw new Forbidden("This is for " + right.whose() + " of " + part.group() + "; you are a " + part.role().text() + " there.");
     }
   }
 

@@ -1,11 +1,15 @@
 package org.wache.server.accounts;
 
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 import org.wache.server.access.Right;
+import org.wache.server.access.Role;
+import org.wache.server.web.EnumWords;
 import org.wache.server.web.Refused;
 
 /** Accounts and groups. */
@@ -48,14 +52,18 @@ public class AccountStore {
             where membership.account_id = :account order by club.name
             """)
         .param("account", account)
-        .query((row, n) -> new Club(row.getLong("id"), row.getString("name"), row.getString("role"),
-            Optional.ofNullable(row.getObject("party_id", Long.class)), Right.of(row.getString("role")))).list();
+        .query((row, n) -> new Club(row.getLong("id"), row.getString("name"), role(row),
+            Optional.ofNullable(row.getObject("party_id", Long.class)), Right.of(role(row)))).list();
+  }
+
+  private static Role role(ResultSet row) throws SQLException {
+    return EnumWords.read(Role.class, row.getString("role"));
   }
 
   /** The role of an account in a group. */
-  public Optional<String> role(long account, long club) {
+  public Optional<Role> role(long account, long club) {
     return jdbc.sql("select role from membership where account_id = :account and club_id = :club")
-        .param("account", account).param("club", club).query(String.class).optional();
+        .param("account", account).param("club", club).query(Role.class).optional();
   }
 
   /** Whether an account belongs to a group. */
@@ -112,9 +120,9 @@ public class AccountStore {
   }
 
   /** Makes an account one of a group; party says who of the roster they are, null when nobody. */
-  public void addMember(long account, long club, String role, Long party) {
+  public void addMember(long account, long club, Role role, Long party) {
     jdbc.sql("insert into membership (account_id, club_id, role, party_id) values (:account, :club, :role, :party)")
-        .param("account", account).param("club", club).param("role", role).param("party", party, java.sql.Types.BIGINT).update();
+        .param("account", account).param("club", club).param("role", role.text()).param("party", party, java.sql.Types.BIGINT).update();
   }
 
   void addFirstAccountLink(String tokenHash) {

@@ -3,6 +3,8 @@ package org.wache.server.accounts;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import java.util.Optional;
+import org.wache.server.access.Right;
+import org.wache.server.access.Role;
 
 /**
  * A group, as one of its people sees it.
@@ -14,4 +16,4 @@ import java.util.Optional;
  * @param rights what the role may do, as the table of endpoints calls it
  */
 @Schema(name = "Group")
-public record Club(long id, String name, String role, @Schema(nullable = true) Optional<Long> party, List<String> rights) {}
+public record Club(long id, String name, Role role, @Schema(nullable = true) Optional<Long> party, List<Right> rights) {}

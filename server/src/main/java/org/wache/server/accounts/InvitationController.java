@@ -9,6 +9,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import org.wache.server.access.Role;
 import org.wache.server.web.OneLine;
 
 /** What one-time links open: an invitation into a group, and a new password. Tokens come in bodies, never in addresses. */
@@ -25,7 +26,7 @@ class InvitationController {
   record Token(@NotBlank @Size(max = 100) String token) {}
 
   /** What an invitation is for. */
-  record Invited(String group, String role, String name, @Schema(nullable = true) String partyName, String by) {}
+  record Invited(String group, Role role, String name, @Schema(nullable = true) String partyName, String by) {}
 
   /** An account that is made through an invitation. */
   record NewAccount(@NotBlank @Size(max = 100) String token, @NotBlank @Size(max = 200) String login, @OneLine @NotBlank @Size(max = 200) String name,

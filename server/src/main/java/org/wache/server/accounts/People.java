@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Set;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.wache.server.access.Role;
 import org.wache.server.log.Logbook;
 import org.wache.server.web.Missing;
 import org.wache.server.web.Refused;
@@ -16,7 +17,6 @@ import tools.jackson.databind.json.JsonMapper;
 @Service
 class People {
 
-  private static final Set<String> ROLES = Set.of("coordinator", "reviewer", "technician", "member");
   private static final Duration INVITATION = Duration.ofDays(14);
   private static final Duration PASSWORD_LINK = Duration.ofDays(1);
   private static final JsonMapper JSON = JsonMapper.builder().build();
@@ -50,20 +50,17 @@ class People {
 
   /** Makes a one-time link into a group; the token is told once. */
   @Transactional
-  public String invite(long by, long club, String role, Long party, String name) {
+  public String invite(long by, long club, Role role, Long party, String name) {
     checked(role, party);
     String token = passwords.token();
     long id = store.invite(club, role, party, name, Passwords.hashOf(token), by, now().plus(INVITATION))
         .orElseThrow(() -> new Missing("Whom you chose from the roster"));
-    log.add(by, club, Logbook.Deed.of(Logbook.Kind.PEOPLE, id, name, "invited as " + role));
+    log.add(by, club, Logbook.Deed.of(Logbook.Kind.PEOPLE, id, name, "invited as " + role.text()));
     return token;
   }
 
-  private static void checked(String role, Long party) {
-    if (!ROLES.contains(role)) {
-      throw new Refused("Somebody is a coordinator, a reviewer, a technician or a member: not “" + role + "”.");
-    }
-    if (role.equals("member") && party == null) {
+  private static void checked(Role role, Long party) {
+    if (role == Role.MEMBER && party == null) {
       throw new Refused("Say who of the roster the member is: they see what that person may key.");
     }
   }
@@ -105,15 +102,15 @@ class People {
       throw new Refused("This link was used or withdrawn just now. Ask the coordinator for a new one.");
     }
     accounts.addMember(account, invitation.club(), invitation.role(), invitation.party());
-    log.add(account, invitation.club(), Logbook.Deed.of(Logbook.Kind.PEOPLE, account, invitation.name(), "came in as " + invitation.role()));
+    log.add(account, invitation.club(), Logbook.Deed.of(Logbook.Kind.PEOPLE, account, invitation.name(), "came in as " + invitation.role().text()));
   }
 
   /** Changes what someone is in a group. */
   @Transactional
-  public void change(long by, long club, long account, String role, Long party) {
+  public void change(long by, long club, long account, Role role, Long party) {
     checked(role, party);
     PeopleStore.Person before = found(club, account);
-    if (!role.equals("coordinator")) {
+    if (role != Role.COORDINATOR) {
       oneStays(club, before);
     }
     if (!store.change(club, account, role, party)) {
@@ -122,8 +119,8 @@ class People {
     log.add(by, club, new Logbook.Deed(Logbook.Kind.PEOPLE, account, before.name(), "changed", words(before.role(), before.party()), words(role, party)));
   }
 
-  private static String words(String role, Long party) {
-    return JSON.writeValueAsString(party == null ? Map.of("role", role) : Map.of("role", role, "party", party));
+  private static String words(Role role, Long party) {
+    return JSON.writeValueAsString(party == null ? Map.of("role", role.text()) : Map.of("role", role.text(), "party", party));
   }
 
   /** Takes someone out of a group; their account and what they did stay. */
@@ -140,8 +137,8 @@ class People {
   }
 
   private void oneStays(long club, PeopleStore.Person leaving) {
-    boolean another = store.people(club).stream().anyMatch(each -> each.account() != leaving.account() && each.role().equals("coordinator") && !each.closed());
-    if (leaving.role().equals("coordinator") && !another) {
+    boolean another = store.people(club).stream().anyMatch(each -> each.account() != leaving.account() && each.role() == Role.COORDINATOR && !each.closed());
+    if (leaving.role() == Role.COORDINATOR && !another) {
       throw new Refused(leaving.name() + " is the only coordinator. Make somebody else one first.");
     }
   }
@@ -151,7 +148,7 @@ class People {
   public String addGroup(long by, String name, String coordinator) {
     long club = accounts.addClub(name);
     log.add(by, null, Logbook.Deed.of(Logbook.Kind.ACCOUNT, club, name, "group made"));
-    return invite(by, club, "coordinator", null, coordinator);
+    return invite(by, club, Role.COORDINATOR, null, coordinator);
   }
 
   /** Makes a link with which somebody sets a new password, within a day. */

@@ -3,6 +3,7 @@ package org.wache.server.accounts;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.Clock;
 import java.time.OffsetDateTime;
@@ -16,6 +17,7 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import org.wache.server.access.Role;
 import org.wache.server.web.Missing;
 import org.wache.server.web.OneLine;
 
@@ -37,20 +39,20 @@ class PeopleController {
   record GroupPeople(List<GroupPerson> people, List<OpenInvitation> invitations) {}
 
   /** Someone of a group; party is who of the roster they are. */
-  record GroupPerson(long account, String login, String name, String role, @Schema(nullable = true) Long party, @Schema(nullable = true) String partyName,
+  record GroupPerson(long account, String login, String name, Role role, @Schema(nullable = true) Long party, @Schema(nullable = true) String partyName,
       boolean secondFactor, boolean closed) {}
 
   /** A link into the group that nobody used yet. */
-  record OpenInvitation(long id, String name, String role, @Schema(nullable = true) String partyName, String by, OffsetDateTime expires) {}
+  record OpenInvitation(long id, String name, Role role, @Schema(nullable = true) String partyName, String by, OffsetDateTime expires) {}
 
   /** Who is invited, as what. */
-  record Invite(@OneLine @NotBlank @Size(max = 200) String name, @NotBlank @Size(max = 20) String role, @Schema(nullable = true) Long party) {}
+  record Invite(@OneLine @NotBlank @Size(max = 200) String name, @NotNull Role role, @Schema(nullable = true) Long party) {}
 
   /** A token that is told once; the address is made of it. */
   record OneTimeLink(String token) {}
 
   /** What someone is in a group. */
-  record Part(@NotBlank @Size(max = 20) String role, @Schema(nullable = true) Long party) {}
+  record Part(@NotNull Role role, @Schema(nullable = true) Long party) {}
 
   @GetMapping("/api/groups/{group}/people")
   GroupPeople all(@PathVariable long group) {

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import org.wache.server.access.Role;
 import org.wache.server.database.Hold;
 
 /** Who is in which group as what, and the links by which people come in. */
@@ -18,7 +19,7 @@ class PeopleStore {
   }
 
   /** Someone of a group. */
-  record Person(long account, String login, String name, String role, Long party, String partyName, boolean secondFactor, boolean closed) {}
+  record Person(long account, String login, String name, Role role, Long party, String partyName, boolean secondFactor, boolean closed) {}
 
   List<Person> people(long club) {
     return jdbc.sql("""
@@ -38,13 +39,13 @@ class PeopleStore {
   }
 
   /** Sets what someone is in a group; false when the party is not of the group. */
-  boolean change(long club, long account, String role, Long party) {
+  boolean change(long club, long account, Role role, Long party) {
     return jdbc.sql("""
             update membership set role = :role, party_id = :party
             where club_id = :club and account_id = :account
               and (:party::bigint is null or exists (select 1 from party where id = :party and club_id = :club and not removed))
             """)
-        .param("role", role).param("party", party, java.sql.Types.BIGINT).param("club", club).param("account", account).update() == 1;
+        .param("role", role.text()).param("party", party, java.sql.Types.BIGINT).param("club", club).param("account", account).update() == 1;
   }
 
   void remove(long club, long account) {
@@ -52,7 +53,7 @@ class PeopleStore {
   }
 
   /** A link into a group that was made and not used, withdrawn or outlived. */
-  record Invitation(long id, long club, String clubName, String role, Long party, String partyName, String name, String by, OffsetDateTime expires) {}
+  record Invitation(long id, long club, String clubName, Role role, Long party, String partyName, String name, String by, OffsetDateTime expires) {}
 
   private static final String INVITATION = """
       select invitation.id, invitation.club_id as club, club.name as club_name, invitation.role, invitation.party_id as party, party.name as party_name,
@@ -77,14 +78,14 @@ class PeopleStore {
   }
 
   /** Makes a link; nothing when the party is not of the group. */
-  Optional<Long> invite(long club, String role, Long party, String name, String tokenHash, long by, OffsetDateTime expires) {
+  Optional<Long> invite(long club, Role role, Long party, String name, String tokenHash, long by, OffsetDateTime expires) {
     return jdbc.sql("""
             insert into invitation (club_id, role, party_id, name, token_hash, made_by, expires_at)
             select :club, :role, :party, :name, :hash, :by, :expires
             where :party::bigint is null or exists (select 1 from party where id = :party and club_id = :club and not removed)
             returning id
             """)
-        .param("club", club).param("role", role).param("party", party, java.sql.Types.BIGINT).param("name", name).param("hash", tokenHash)
+        .param("club", club).param("role", role.text()).param("party", party, java.sql.Types.BIGINT).param("name", name).param("hash", tokenHash)
         .param("by", by).param("expires", expires).query(Long.class).optional();
   }
 

@@ -27,6 +27,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import org.wache.server.access.Role;
 import org.wache.server.web.OneLine;
 import org.wache.server.web.Refused;
 
@@ -186,7 +187,7 @@ class SessionController {
     }
     long account = accounts.addAccount(given.login(), given.name(), hash);
     accounts.setAdministrator(account);
-    accounts.addMember(account, accounts.addClub(given.group()), "coordinator", null);
+    accounts.addMember(account, accounts.addClub(given.group()), Role.COORDINATOR, null);
     return ResponseEntity.noContent().build();
   }
 }

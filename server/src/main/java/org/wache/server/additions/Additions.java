@@ -10,6 +10,7 @@ import org.springframework.transaction.annotation.Transactional;
 import org.wache.rulebook.AdditionCheck;
 import org.wache.rulebook.Rulebook;
 import org.wache.rulebook.RulebookProblem;
+import org.wache.server.access.Right;
 import org.wache.server.accounts.AccountStore;
 import org.wache.server.lists.ListEffect;
 import org.wache.server.lists.ListEffects;
@@ -61,7 +62,7 @@ class Additions {
 
   private List<GroupEffects> effects(long account, Rulebook other, LocalDate rules) {
     List<GroupEffects> all = new ArrayList<>();
-    accounts.clubs(account).stream().filter(club -> club.rights().contains("see")).forEach(club -> all.add(new GroupEffects(club.id(), club.name(), effects.ofRulebook(account, club.id(), other, rules))));
+    accounts.clubs(account).stream().filter(club -> club.rights().contains(Right.SEE)).forEach(club -> all.add(new GroupEffects(club.id(), club.name(), effects.ofRulebook(account, club.id(), other, rules))));
     return all;
   }
 

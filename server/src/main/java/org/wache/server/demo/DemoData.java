@@ -14,6 +14,7 @@ import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.wache.channel.Field;
+import org.wache.server.access.Role;
 import org.wache.server.accounts.Account;
 import org.wache.server.accounts.AccountStore;
 import org.wache.server.bench.BenchService;
@@ -90,15 +91,15 @@ class DemoData implements ApplicationRunner {
     long neighbours = accounts.addClub("Marsh End radio circle");
     long coordinator = account("coordinator", "Ada Fenwright");
     accounts.setAdministrator(coordinator);
-    accounts.addMember(coordinator, valley, "coordinator", null);
+    accounts.addMember(coordinator, valley, Role.COORDINATOR, null);
     JSON.readTree(text("roster.json")).path("parties").forEach(party -> roster.add(coordinator, valley, draft(party)));
     Map<String, Long> people = new HashMap<>();
     roster.parties(coordinator, valley).forEach(party -> people.put(party.name(), party.id()));
     long reviewer = account("reviewer", "Jonas Weirley");
-    accounts.addMember(reviewer, valley, "reviewer", people.get("Jonas Weirley"));
-    accounts.addMember(account("technician", "Nell Garrow"), valley, "technician", null);
-    accounts.addMember(account("member", "Rosa Quill"), valley, "member", people.get("Rosa Quill"));
-    accounts.addMember(account("neighbour", "Petra Lowfield"), neighbours, "coordinator", null);
+    accounts.addMember(reviewer, valley, Role.REVIEWER, people.get("Jonas Weirley"));
+    accounts.addMember(account("technician", "Nell Garrow"), valley, Role.TECHNICIAN, null);
+    accounts.addMember(account("member", "Rosa Quill"), valley, Role.MEMBER, people.get("Rosa Quill"));
+    accounts.addMember(account("neighbour", "Petra Lowfield"), neighbours, Role.COORDINATOR, null);
     JsonNode overlay = JSON.readTree(text("overlay.json"));
     overlays.put(coordinator, valley, overlay.path("rows").toString(), overlay.path("note").asString());
 

@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 import org.wache.audit.Audit;
 import org.wache.audit.EntryAudit;
+import org.wache.audit.Verdict;
 import org.wache.audit.context.AuditContext;
 import org.wache.audit.finding.Finding;
 import org.wache.channel.Channel;
@@ -52,7 +53,7 @@ class AddLineController {
    * @param others what else the line could mean
    */
   record UnderstoodLine(String line, Map<String, String> fields, List<UnderstoodWord> said,
-      @Schema(nullable = true) Optional<String> problem, @Schema(nullable = true) Optional<String> verdict,
+      @Schema(nullable = true) Optional<String> problem, @Schema(nullable = true) Optional<Verdict> verdict,
       String reason, List<OtherMeaning> others) {}
 
   /** Something that was understood, worked out, or taken because nothing was said of it. */
@@ -80,7 +81,7 @@ class AddLineController {
           ? Optional.of(audit.entry(audit.list().channels().size() - 1)) : Optional.empty();
       Finding worst = judged.map(DeskWriter::worst).orElse(null);
       all.add(new UnderstoodLine(line, fields(meaning.best()), meaning.best().said().stream().map(AddLineController::word).toList(),
-          meaning.best().problem(), judged.map(each -> each.verdict().text()), worst == null ? "" : worst.message(),
+          meaning.best().problem(), judged.map(each -> each.verdict()), worst == null ? "" : worst.message(),
           meaning.others().stream().map(other -> new OtherMeaning(other.fields().get(Field.NAME), fields(other))).toList()));
     }
     return all;

@@ -22,6 +22,7 @@ import org.springframework.web.bind.annotation.RestController;
 import org.wache.audit.Audit;
 import org.wache.audit.EntryAudit;
 import org.wache.audit.Told;
+import org.wache.audit.Verdict;
 import org.wache.audit.cure.Remedies;
 import org.wache.audit.finding.Finding;
 import org.wache.audit.finding.Slug;
@@ -75,7 +76,7 @@ class FitController {
   record FitTrouble(String rule, String title, int entries) {}
 
   /** Why a cell is as it is, with what cures it. */
-  record FitReason(String verdict, String radio, int version, int everyone, Map<String, String> fields, List<Views.FindingView> findings) {}
+  record FitReason(Verdict verdict, String radio, int version, int everyone, Map<String, String> fields, List<Views.FindingView> findings) {}
 
   @GetMapping("/api/lists/{list}/fit")
   FitTable fit(Account asking, @PathVariable long list) {
@@ -170,10 +171,10 @@ class FitController {
         .filter(told -> told.finding().radio().isPresent()).map(told -> DeskWriter.finding(audit.auditor(), told, remedies)).toList();
     char letter = letter(audit.entry(position), about(audit, position));
     return new FitReason(switch (letter) {
-      case 'h' -> "hold";
-      case 'q' -> "query";
-      case 'l' -> "listen";
-      default -> "clear";
+      case 'h' -> Verdict.HOLD;
+      case 'q' -> Verdict.QUERY;
+      case 'l' -> Verdict.LISTEN;
+      default -> Verdict.CLEAR;
     }, columns.get(column).setting().words(), source.head().version(), audit.auditor().context().holders().size(), DeskWriter.fields(audit.entry(position).channel()), findings);
   }
 }

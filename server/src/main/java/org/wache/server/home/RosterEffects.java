@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
+import org.wache.audit.Verdict;
 import org.wache.server.lists.ListEffects;
 import org.wache.server.radios.Contents;
 import org.wache.server.radios.Fleet;
@@ -72,7 +73,7 @@ class RosterEffects implements RosterWatch {
   }
 
   private static List<EntryChanged> entries(ListEffects.ForOne before, ListEffects.ForOne after) {
-    Map<Long, String> verdicts = before.entries().stream().collect(Collectors.toMap(ListEffects.EntryFor::entry, ListEffects.EntryFor::verdict));
+    Map<Long, Verdict> verdicts = before.entries().stream().collect(Collectors.toMap(ListEffects.EntryFor::entry, ListEffects.EntryFor::verdict));
     return after.entries().stream().filter(each -> verdicts.containsKey(each.entry()) && !verdicts.get(each.entry()).equals(each.verdict()))
         .map(each -> new EntryChanged(each.number(), each.name(), verdicts.get(each.entry()), each.verdict())).toList();
   }

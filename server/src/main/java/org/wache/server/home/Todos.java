@@ -4,9 +4,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import org.springframework.stereotype.Component;
+import org.wache.audit.finding.Severity;
+import org.wache.server.access.Role;
 import org.wache.server.accounts.Account;
 import org.wache.server.accounts.AccountStore;
 import org.wache.server.releases.ReleaseOverview;
+import org.wache.server.web.Missing;
 
 /** What somebody has to do next in a group, by what they are in it: the most pressing first. */
 @Component
@@ -28,23 +31,23 @@ class Todos {
    * @param words what is, in a sentence
    * @param press what is pressed, and where that leads
    */
-  record Todo(String weight, String subject, String words, String press, String to) {}
+  record Todo(Severity weight, String subject, String words, String press, String to) {}
 
   List<Todo> of(Account account, long club) {
-    String role = accounts.role(account.id(), club).orElse("");
+    Role role = accounts.role(account.id(), club).orElseThrow(() -> new Missing("The group"));
     ReleaseOverview.Overview now = releases.of(account.id(), club);
     List<Todo> todo = new ArrayList<>();
-    now.against().forEach(each -> todo.add(new Todo(each.recall() ? "hold" : "query", each.name() + ", release " + each.number(), each.recall()
-        ? "no longer stands as it went out: " + each.first() : "worth a look: " + each.first(), role.equals("coordinator") && each.recall() ? "Recall it" : "Look at it",
+    now.against().forEach(each -> todo.add(new Todo(each.recall() ? Severity.HOLD : Severity.QUERY, each.name() + ", release " + each.number(), each.recall()
+        ? "no longer stands as it went out: " + each.first() : "worth a look: " + each.first(), role == Role.COORDINATOR && each.recall() ? "Recall it" : "Look at it",
         "/releases/" + each.release())));
-    now.notTheirs().forEach(each -> todo.add(new Todo("hold", each.label(), "is in the hands of " + each.person() + ", who may not key "
+    now.notTheirs().forEach(each -> todo.add(new Todo(Severity.HOLD, each.label(), "is in the hands of " + each.person() + ", who may not key "
         + (each.entries() == 1 ? "an entry" : each.entries() + " entries") + " that it talks on: " + each.first(),
-        role.equals("reviewer") ? "Look at it" : "Load it for them", role.equals("reviewer") ? "/radios?unit=" + each.unit()
+        role == Role.REVIEWER ? "Look at it" : "Load it for them", role == Role.REVIEWER ? "/radios?unit=" + each.unit()
             : "/bench?list=" + each.listId() + "&units=" + each.unit())));
-    if (!role.equals("technician")) {
+    if (role != Role.TECHNICIAN) {
       now.waiting().forEach(each -> todo.add(waiting(each, account)));
     }
-    if (!role.equals("reviewer")) {
+    if (role != Role.REVIEWER) {
       behind(now, todo);
     }
     return todo;
@@ -53,14 +56,14 @@ class Todos {
   private static Todo waiting(ReleaseOverview.Waiting list, Account account) {
     String gate = "/lists/" + list.list() + "/release";
     if (list.missing().isEmpty()) {
-      return new Todo("query", list.name(), "is signed and can go out.", "Release it", gate);
+      return new Todo(Severity.QUERY, list.name(), "is signed and can go out.", "Release it", gate);
     }
     if (list.onlySignature()) {
       boolean own = Objects.equals(list.lastChange(), account.name());
-      return new Todo("query", list.name(), own ? "waits for somebody else to sign: you changed it last." : "waits for a second person to sign; " + list.lastChange()
+      return new Todo(Severity.QUERY, list.name(), own ? "waits for somebody else to sign: you changed it last." : "waits for a second person to sign; " + list.lastChange()
           + " changed it last.", own ? "Look at it" : "Look and sign", gate);
     }
-    return new Todo("query", list.name(), "changed since release " + list.released() + ": " + String.join("; ", list.missing()) + ".", "To the gate", gate);
+    return new Todo(Severity.QUERY, list.name(), "changed since release " + list.released() + ": " + String.join("; ", list.missing()) + ".", "To the gate", gate);
   }
 
   private static void behind(ReleaseOverview.Overview now, List<Todo> todo) {
@@ -71,7 +74,7 @@ class Todos {
         case OLDER -> (one ? "has" : "have") + " an older release of " + each.list() + " than the one in use.";
         case NOTHING -> "that " + each.list() + " is for " + (one ? "has" : "have") + " nothing in " + (one ? "it" : "them") + ".";
       };
-      todo.add(new Todo(each.state() == ReleaseOverview.State.RECALLED ? "hold" : "query", one ? each.radios().get(0) : each.radios().size() + " radios", words,
+      todo.add(new Todo(each.state() == ReleaseOverview.State.RECALLED ? Severity.HOLD : Severity.QUERY, one ? each.radios().get(0) : each.radios().size() + " radios", words,
           "Load " + (one ? "it" : "them"), "/bench?list=" + each.listId()));
     }
   }

@@ -65,7 +65,7 @@ public final class DeskWriter {
     return new Views.Slip(stored.id(), stored.version(), fields(channel), channel.extras(),
         channel.receive().map(f -> f.hertz()).orElse(null), channel.transmit().map(f -> f.hertz()).orElse(null),
         channel.occupied().map(s -> s.low()).orElse(null), channel.occupied().map(s -> s.high()).orElse(null),
-        edge(entry), channel.emission().map(Object::toString).orElse(null), entry.verdict().text(),
+        edge(entry), channel.emission().map(Object::toString).orElse(null), entry.verdict(),
         worst == null ? "" : worst.message(), worst == null ? "" : worst.slug().text(), Math.max(0, findings - 1), cure);
   }
 
@@ -74,7 +74,7 @@ public final class DeskWriter {
     return entry.judgements().stream().flatMap(judgement -> judgement.findings().stream())
         .filter(finding -> finding.slug() == Slug.EDGE_OVERRUN).findFirst()
         .flatMap(finding -> finding.working().lines().stream()
-            .filter(line -> line.role() == Sum.Role.LIMIT).findFirst())
+            .filter(line -> line.role() == Sum.LineRole.LIMIT).findFirst())
         .map(line -> org.wache.signal.Frequency.ofMegahertz(line.amount()).orElseThrow().hertz())
         .orElse(null);
   }
@@ -93,7 +93,7 @@ public final class DeskWriter {
   private static Views.Cure cure(ProvedRemedy remedy) {
     Map<String, String> changes = new LinkedHashMap<>();
     remedy.change().fields().forEach((field, text) -> changes.put(field.key(), text));
-    return new Views.Cure(remedy.change().label(), changes, remedy.verdictAfter().text(), remedy.stillHeld());
+    return new Views.Cure(remedy.change().label(), changes, remedy.verdictAfter(), remedy.stillHeld());
   }
 
   public static Map<String, String> fields(Channel channel) {
@@ -128,7 +128,7 @@ public final class DeskWriter {
     return together.entrySet().stream()
         .sorted(Comparator.comparing((Map.Entry<List<Object>, List<String>> each) -> (Verdict) each.getKey().get(0))
             .reversed())
-        .map(each -> new Views.HolderVerdict(each.getValue(), ((Verdict) each.getKey().get(0)).text(),
+        .map(each -> new Views.HolderVerdict(each.getValue(), (Verdict) each.getKey().get(0),
             ((Optional<?>) each.getKey().get(1)).map(by -> authority((Authority) by)),
             ((Optional<?>) each.getKey().get(1)).map(by -> ((Authority) by).source())))
         .toList();
@@ -145,7 +145,7 @@ public final class DeskWriter {
     RulePage page = PAGES.get(finding.slug());
     String there = auditor.context().edition().country().ruleNotes().get(finding.slug().text());
     return new Views.FindingView(finding.slug().text(), page.title(), there == null ? page.meaning() : page.meaning() + " " + there,
-        finding.holds() ? "hold" : "query", told.holders(), finding.message(),
+        finding.severity(), told.holders(), finding.message(),
         sum(finding), finding.source(),
         remedies.of(finding).stream().map(DeskWriter::cure).toList(), finding.advice());
   }
@@ -159,7 +159,7 @@ public final class DeskWriter {
   }
 
   private static Views.SumLine line(Sum.Line line) {
-    return new Views.SumLine(line.role().name().toLowerCase(Locale.ROOT), line.sign(), line.amount(), line.unit(),
+    return new Views.SumLine(line.role(), line.sign(), line.amount(), line.unit(),
         line.label());
   }
 }

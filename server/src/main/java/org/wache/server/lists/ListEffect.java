@@ -1,6 +1,7 @@
 package org.wache.server.lists;
 
 import java.util.List;
+import org.wache.audit.Verdict;
 
 /**
  * What something does to a list: how its entries count before and after, and those that change.
@@ -23,5 +24,5 @@ public record ListEffect(long list, String name, Views.Counts before, Views.Coun
    * @param after verdict as it would be
    * @param why what is found then, in a sentence
    */
-  public record ChangedEntry(long entry, String number, String name, String before, String after, String why) {}
+  public record ChangedEntry(long entry, String number, String name, Verdict before, Verdict after, String why) {}
 }

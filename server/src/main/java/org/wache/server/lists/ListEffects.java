@@ -11,6 +11,7 @@ import org.springframework.transaction.annotation.Isolation;
 import org.springframework.transaction.annotation.Transactional;
 import org.wache.audit.Audit;
 import org.wache.audit.EntryAudit;
+import org.wache.audit.Verdict;
 import org.wache.audit.finding.Finding;
 import org.wache.channel.Channel;
 import org.wache.licence.Holder;
@@ -80,7 +81,7 @@ public class ListEffects {
   public record ForOne(long list, String name, List<EntryFor> entries) {}
 
   /** An entry and its verdict for them. */
-  public record EntryFor(long entry, String number, String name, String verdict) {}
+  public record EntryFor(long entry, String number, String name, Verdict verdict) {}
 
   /** The lists that one of the roster carries, each as it stands for them. */
   @Transactional(readOnly = true, isolation = Isolation.REPEATABLE_READ)
@@ -101,7 +102,7 @@ public class ListEffects {
       return IntStream.range(0, holders.size()).filter(i -> holders.get(i).name().equals(name)).boxed().findFirst()
           .map(holder -> new ForOne(source.head().id(), source.head().name(), IntStream.range(0, audited.stored().size()).mapToObj(i -> {
             Channel channel = audited.stored().get(i).channel();
-            return new EntryFor(audited.stored().get(i).id(), channel.number(), channel.name(), audited.audit().judgement(i, holder).verdict().text());
+            return new EntryFor(audited.stored().get(i).id(), channel.number(), channel.name(), audited.audit().judgement(i, holder).verdict());
           }).toList()));
     } catch (Unjudgeable problem) {
       return Optional.empty(); // its own row says so
@@ -133,7 +134,7 @@ public class ListEffects {
       if (was.verdict() != is.verdict()) {
         String why = first(is).or(() -> first(was)).map(Finding::message).orElse("");
         changed.add(new ListEffect.ChangedEntry(before.stored().get(i).id(), was.channel().number(),
-            was.channel().name(), was.verdict().text(), is.verdict().text(), why));
+            was.channel().name(), was.verdict(), is.verdict(), why));
       }
     }
     return new ListEffect(source.head().id(), source.head().name(), DeskWriter.counts(before.audit()),

@@ -10,6 +10,9 @@ import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.wache.audit.Verdict;
+import org.wache.audit.finding.Sum;
+import org.wache.audit.finding.Severity;
 import org.wache.server.papers.CarriedLicence;
 import org.wache.server.papers.PlaceArea;
 import org.wache.server.web.OneLine;
@@ -70,23 +73,23 @@ public final class Views {
 
   /** One entry with its verdict in short; edgeHz is the edge that its signal crosses. */
   public record Slip(long id, int version, Map<String, String> fields, List<String> extras, @Schema(nullable = true) Long rxHz, @Schema(nullable = true) Long txHz, @Schema(nullable = true) Long lowHz,
-      @Schema(nullable = true) Long highHz, @Schema(nullable = true) Long edgeHz, @Schema(nullable = true) String emission, String verdict, String reason, String rule, int more, @Schema(nullable = true) Cure cure) {}
+      @Schema(nullable = true) Long highHz, @Schema(nullable = true) Long edgeHz, @Schema(nullable = true) String emission, Verdict verdict, String reason, String rule, int more, @Schema(nullable = true) Cure cure) {}
 
   /** A proved cure; stillHeld are those who stay on hold for other reasons. */
-  record Cure(String label, Map<String, String> changes, String verdictAfter, List<String> stillHeld) {}
+  record Cure(String label, Map<String, String> changes, Verdict verdictAfter, List<String> stillHeld) {}
 
   /** All that the audit says of one entry. */
   public record Dossier(Slip slip, List<HolderVerdict> holders, List<FindingView> findings) {}
 
   /** What the entry comes to for holders who have the same rights on it. */
-  record HolderVerdict(List<String> names, String verdict, @Schema(nullable = true) Optional<String> authority, @Schema(nullable = true) Optional<String> source) {}
+  record HolderVerdict(List<String> names, Verdict verdict, @Schema(nullable = true) Optional<String> authority, @Schema(nullable = true) Optional<String> source) {}
 
   /** A finding. */
-  public record FindingView(String rule, String title, String meaning, String severity, List<String> holders, String message,
+  public record FindingView(String rule, String title, String meaning, Severity severity, List<String> holders, String message,
       List<SumLine> sum, String source, List<Cure> cures, List<String> advice) {}
 
   /** A line of a sum: role is term, total, limit, inside or rest. */
-  public record SumLine(String role, String sign, String amount, String unit, String label) {}
+  public record SumLine(Sum.LineRole role, String sign, String amount, String unit, String label) {}
 
   /** An edit, addition or removal of an entry. */
   public record Change(@NotNull String kind, @Schema(nullable = true) Optional<Long> entry, @Schema(nullable = true) Optional<Long> behind,

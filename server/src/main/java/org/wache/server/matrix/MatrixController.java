@@ -12,7 +12,9 @@ import org.springframework.web.bind.annotation.RestController;
 import org.wache.audit.Audit;
 import org.wache.audit.Judgement;
 import org.wache.audit.RouteOutcome;
+import org.wache.audit.Verdict;
 import org.wache.audit.finding.Finding;
+import org.wache.audit.finding.Severity;
 import org.wache.server.accounts.Account;
 import org.wache.server.database.Newest;
 import org.wache.server.lists.Audits;
@@ -64,14 +66,14 @@ public class MatrixController {
       Views.CarrierChoice choice) {}
 
   /** Why a cell is as it is. */
-  record Reason(String verdict, String who, @Schema(nullable = true) String decider, List<RouteTold> routes,
+  record Reason(Verdict verdict, String who, @Schema(nullable = true) String decider, List<RouteTold> routes,
       List<FoundHere> findings) {}
 
   /** A way to use the entry: taken is the one that counts. */
   record RouteTold(String service, boolean legal, boolean taken, String authority, String source) {}
 
   /** A finding in short. */
-  record FoundHere(String rule, String severity, String message, List<Views.SumLine> sum, String source) {}
+  record FoundHere(String rule, Severity severity, String message, List<Views.SumLine> sum, String source) {}
 
   @GetMapping("/api/lists/{list}/matrix")
   Matrix matrix(Account asking, @PathVariable long list, @RequestParam(defaultValue = "person") String by) {
@@ -129,9 +131,9 @@ public class MatrixController {
     List<Finding> findings = new java.util.ArrayList<>(audit.entry(position).own());
     findings.addAll(judgement.findings());
     String decider = audit.auditor().context().holders().get(holder).name();
-    return new Reason(judgement.verdict().text(), columns.name(column),
+    return new Reason(judgement.verdict(), columns.name(column),
         decider.equals(columns.name(column)) ? null : decider, told,
-        findings.stream().map(each -> new FoundHere(each.slug().text(), each.holds() ? "hold" : "query", each.message(),
+        findings.stream().map(each -> new FoundHere(each.slug().text(), each.severity(), each.message(),
             DeskWriter.sum(each), each.source())).toList());
   }
 }

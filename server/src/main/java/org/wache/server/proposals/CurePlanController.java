@@ -44,8 +44,8 @@ class CurePlanController {
 
   /** One entry: the texts as they are and would be, what that means on the air, and the verdicts. */
   record ProposedCure(long entry, String number, String name, boolean drop, Map<String, String> before,
-      Map<String, String> after, List<String> differences, List<String> labels, String verdictBefore,
-      String verdictAfter) {}
+      Map<String, String> after, List<String> differences, List<String> labels, Verdict verdictBefore,
+      Verdict verdictAfter) {}
 
   /**
    * An entry that stays as it is: who may key it all the same, whom no cure of the list silences, and who may not. listenBefore and listenAfter
@@ -107,6 +107,6 @@ class CurePlanController {
     return new ProposedCure(stored.id(), channel.number(), channel.name(), step.drop(), before, after,
         step.drop() ? List.of("leaves the list: it says again what an earlier entry says")
             : Difference.of(channel, channel.with(step.changes())),
-        step.labels(), step.before().text(), step.after().text());
+        step.labels(), step.before(), step.after());
   }
 }

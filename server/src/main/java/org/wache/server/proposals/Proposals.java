@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import org.wache.audit.Audit;
+import org.wache.audit.Verdict;
 import org.wache.channel.Channel;
 import org.wache.channel.ChannelList;
 import org.wache.channel.Difference;
@@ -34,7 +35,7 @@ final class Proposals {
   /** What would happen to one entry: kind is edit, add or remove; differences are in radio terms. */
   record ProposedChange(String kind, @Schema(nullable = true) Long entry, String number, String name,
       Map<String, String> before, Map<String, String> after, List<String> differences, String why,
-      @Schema(nullable = true) Optional<String> verdictBefore, @Schema(nullable = true) Optional<String> verdictAfter) {}
+      @Schema(nullable = true) Optional<Verdict> verdictBefore, @Schema(nullable = true) Optional<Verdict> verdictAfter) {}
 
   /** Collects what is proposed, then audits the list as it would be. */
   static final class Draft {
@@ -96,7 +97,7 @@ final class Proposals {
         Channel channel = added.get(i);
         changes.add(new ProposedChange("add", null, channel.number(), channel.name(), Map.of(), DeskWriter.fields(channel),
             Difference.of(Channel.of(Map.of()), channel).stream().filter(words -> !words.startsWith("number") && !words.startsWith("called")).toList(),
-            whyAdded.get(i), Optional.empty(), Optional.of(after.entry(firstAdded + i).verdict().text())));
+            whyAdded.get(i), Optional.empty(), Optional.of(after.entry(firstAdded + i).verdict())));
       }
       return new Proposal(changes, newOrder(), notes, DeskWriter.counts(before), DeskWriter.counts(after));
     }
@@ -104,7 +105,7 @@ final class Proposals {
     private Optional<ProposedChange> change(int position, int place, Audit before, Audit after) {
       ListStore.Stored stored = audited.stored().get(position);
       Channel old = stored.channel();
-      Optional<String> verdict = Optional.of(before.entry(position).verdict().text());
+      Optional<Verdict> verdict = Optional.of(before.entry(position).verdict());
       if (place < 0) {
         return Optional.of(new ProposedChange("remove", stored.id(), old.number(), old.name(), Map.of(), Map.of(),
             List.of("leaves the list"), removed.get(position), verdict, Optional.empty()));
@@ -122,7 +123,7 @@ final class Proposals {
         }
       }
       return Optional.of(new ProposedChange("edit", stored.id(), old.number(), old.name(), was, becomes, Difference.of(old, now),
-          why.getOrDefault(position, ""), verdict, Optional.of(after.entry(place).verdict().text())));
+          why.getOrDefault(position, ""), verdict, Optional.of(after.entry(place).verdict())));
     }
 
     private Views.Order newOrder() {

@@ -16,9 +16,11 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import org.wache.audit.finding.Sum;
 import org.wache.measure.Measurement;
 import org.wache.server.accounts.Account;
 import org.wache.server.rulebooks.Rulebooks;
+import org.wache.server.web.EnumWords;
 import org.wache.server.web.Missing;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -27,7 +29,7 @@ import tools.jackson.databind.json.JsonMapper;
 @RestController
 class MeasurementController {
 
-  private static final JsonMapper JSON = JsonMapper.builder().build();
+  private static final JsonMapper JSON = JsonMapper.builder().annotationIntrospector(EnumWords.INTROSPECTOR).build();
 
   private final RadioStore store;
   private final MeasurementStore measurements;
@@ -46,7 +48,7 @@ class MeasurementController {
       List<ToleranceLine> sum, String source, OffsetDateTime at, String by) {}
 
   /** A line of a sum. */
-  record ToleranceLine(String role, String sign, String amount, String unit, String label) {}
+  record ToleranceLine(Sum.LineRole role, String sign, String amount, String unit, String label) {}
 
   /** What can be measured. */
   record MeasurementKind(String kind, String title, String unit) {}

@@ -6,13 +6,14 @@ import java.util.Locale;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import org.wache.server.log.Logbook;
+import org.wache.server.web.EnumWords;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Measurements: only ever added to. */
 @Repository
 class MeasurementStore {
 
-  private static final JsonMapper JSON = JsonMapper.builder().build();
+  private static final JsonMapper JSON = JsonMapper.builder().annotationIntrospector(EnumWords.INTROSPECTOR).build();
 
   private final JdbcClient jdbc;
   private final Logbook log;
@@ -39,8 +40,7 @@ class MeasurementStore {
   }
 
   long add(long unit, long account, Measuring measuring, OffsetDateTime at) {
-    String sum = JSON.writeValueAsString(measuring.judged().sum().lines().stream().map(line -> new MeasurementController.ToleranceLine(
-        line.role().name().toLowerCase(Locale.ROOT), line.sign(), line.amount(), line.unit(), line.label())).toList());
+    String sum = JSON.writeValueAsString(measuring.judged().sum().lines().stream().map(line -> new MeasurementController.ToleranceLine( line.role(), line.sign(), line.amount(), line.unit(), line.label())).toList());
     long id = jdbc.sql("""
             insert into measurement (unit_id, kind, mhz, nominal, measured, verdict, sum, message, source, account_id, at)
             values (:unit, :kind, :mhz, :nominal, :measured, :verdict, :sum::jsonb, :message, :source, :account, :at) returning id

@@ -19,6 +19,7 @@ import org.wache.exchange.ReleaseFile;
 import org.wache.exchange.ReleaseWriter;
 import org.wache.release.Gate;
 import org.wache.release.Matter;
+import org.wache.server.access.Role;
 import org.wache.server.accounts.Account;
 import org.wache.server.database.Newest;
 import org.wache.server.lists.Freezing;
@@ -198,10 +199,10 @@ public class Gating {
 
   /** Takes the second person's word back; they themselves, or a coordinator. */
   @Transactional
-  public void unsign(Account by, String role, long list) {
+  public void unsign(Account by, Role role, long list) {
     Freezing.Frozen frozen = freezing.held(by.id(), list);
     WaiverStore.SignOff signOff = waivers.signOff(list).orElseThrow(() -> new Refused("Nobody has signed."));
-    if (signOff.account() != by.id() && !role.equals("coordinator")) {
+    if (signOff.account() != by.id() && role != Role.COORDINATOR) {
       throw new Forbidden(signOff.by() + " signed. They themselves, or a coordinator, can take it back.");
     }
     waivers.unsign(list, by.id());

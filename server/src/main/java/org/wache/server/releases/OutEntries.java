@@ -1,6 +1,8 @@
 package org.wache.server.releases;
 
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -10,6 +12,7 @@ import java.util.stream.IntStream;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RestController;
+import org.wache.audit.Verdict;
 import org.wache.audit.finding.Wording;
 import org.wache.channel.Channel;
 import org.wache.channel.Field;
@@ -46,7 +49,7 @@ class OutEntries {
    * @param leftOut the radios that it stays out of
    */
   record OutEntry(String number, String name, String zone, String hears, String talks, String shift, String sends, String opensOn, String mode, String power,
-      String note, String verdict, String change, List<String> words, List<String> waived, List<String> leftOut) {}
+      String note, @Schema(nullable = true) Verdict verdict, String change, List<String> words, List<String> waived, List<String> leftOut) {}
 
   @GetMapping("/api/lists/{list}/gate/entries")
   List<OutPart> gate(Account asking, @PathVariable long list) {
@@ -57,7 +60,7 @@ class OutEntries {
     List<Waiver> waivers = stand.gate().waivers();
     return stand.frozen().parts().stream().map(part -> new OutPart(part.name(), IntStream.range(0, part.audit().entries().size()).mapToObj(i -> {
       Channel channel = part.audit().entry(i).channel();
-      return entry(channel, part.audit().entry(i).verdict().text(), Optional.ofNullable(since.get(channel.number() + "\n" + channel.name())), waivers,
+      return entry(channel, part.audit().entry(i).verdict(), Optional.ofNullable(since.get(channel.number() + "\n" + channel.name())), waivers,
           leftOut.entrySet().stream().filter(each -> each.getValue().contains(i)).map(Map.Entry::getKey).sorted().toList());
     }).toList())).toList();
   }
@@ -71,14 +74,19 @@ class OutEntries {
     for (int p = 0; p < parts.size(); p++) {
       List<Channel> channels = parts.get(p).list().channels();
       List<ReleaseFile.Recorded> recorded = file.recorded(p);
-      all.add(new OutPart(parts.get(p).name(), IntStream.range(0, channels.size()).mapToObj(i -> entry(channels.get(i), i < recorded.size() ? recorded.get(i).verdict() : "",
+      all.add(new OutPart(parts.get(p).name(), IntStream.range(0, channels.size()).mapToObj(i -> entry(channels.get(i), i < recorded.size() ? verdict(recorded.get(i)) : null,
           Optional.empty(), file.waivers(), file.models().stream().filter(model -> model.leftOut().contains(channels.get(i).number())).map(ReleaseFile.Model::name).toList()))
           .toList()));
     }
     return all;
   }
 
-  private static OutEntry entry(Channel channel, String verdict, Optional<SinceRelease.Entry> since, List<Waiver> waivers, List<String> leftOut) {
+  /** As it was recorded; nothing where a file says what no verdict is. */
+  private static Verdict verdict(ReleaseFile.Recorded recorded) {
+    return Arrays.stream(Verdict.values()).filter(each -> each.text().equals(recorded.verdict())).findFirst().orElse(null);
+  }
+
+  private static OutEntry entry(Channel channel, Verdict verdict, Optional<SinceRelease.Entry> since, List<Waiver> waivers, List<String> leftOut) {
     boolean talks = channel.transmit().isPresent();
     return new OutEntry(channel.number(), channel.name(), channel.text(Field.ZONE), channel.receive().map(f -> f.megahertz()).orElse(channel.text(Field.RX_MHZ)),
         talks ? channel.transmit().get().megahertz() : "", shift(channel), talks ? channel.sends().map(Tone::text).orElse("") : "",

@@ -2,6 +2,7 @@ package org.wache.server.roster;
 
 import java.util.List;
 import java.util.Optional;
+import org.wache.audit.Verdict;
 
 /** Says what a change of the roster does to lists, releases and radios. */
 public interface RosterWatch {
@@ -19,7 +20,7 @@ public interface RosterWatch {
   record ListChanged(long list, String name, String carries, List<EntryChanged> entries) {}
 
   /** An entry whose verdict for them changed. */
-  record EntryChanged(String number, String name, String before, String after) {}
+  record EntryChanged(String number, String name, Verdict before, Verdict after) {}
 
   /** A release that stands again, or no longer. */
   record ReleaseChanged(long release, String name, int number, boolean stands) {}

@@ -22,6 +22,7 @@ import org.springframework.web.bind.annotation.RestController;
 import org.wache.audit.Audit;
 import org.wache.audit.Auditor;
 import org.wache.audit.Sites;
+import org.wache.audit.Verdict;
 import org.wache.audit.context.AuditContext;
 import org.wache.audit.cure.Clearing;
 import org.wache.audit.finding.Change;
@@ -99,11 +100,11 @@ class SiteController {
   record SiteDetail(long entry, List<KindCount> counts, List<HitView> hits) {}
 
   /** A change that clears a hit. */
-  record LeastChange(long entry, int version, String number, String name, String label, Map<String, String> before, Map<String, String> changes, String verdictAfter,
+  record LeastChange(long entry, int version, String number, String name, String label, Map<String, String> before, Map<String, String> changes, Verdict verdictAfter,
       long hitsBefore, long hitsAfter) {}
 
   /** A channel that could be taken; disturbs is what reaches it, when none is clear. */
-  record ClearPick(Map<String, String> fields, long hz, String place, String verdict, List<String> asked, long near, long apartHz, List<String> disturbs) {}
+  record ClearPick(Map<String, String> fields, long hz, String place, Verdict verdict, List<String> asked, long near, long apartHz, List<String> disturbs) {}
 
   /** What is keyed together from now on, and what was when the change was begun. */
   record KeyingChange(@NotNull @Valid Views.Keyed before, @NotNull @Valid Views.Keyed after) {}
@@ -235,7 +236,7 @@ class SiteController {
       Map<String, String> now = DeskWriter.fields(entryOf.channel());
       changes.keySet().forEach(key -> before.put(key, now.getOrDefault(key, "")));
       return new LeastChange(entryOf.id(), entryOf.version(), entryOf.channel().number(), entryOf.channel().name(), each.change().label(), before, changes,
-          each.verdictAfter().text(), each.hitsBefore(), each.hitsAfter());
+          each.verdictAfter(), each.hitsBefore(), each.hitsAfter());
     }).toList();
   }
 
@@ -281,7 +282,7 @@ class SiteController {
   }
 
   private static ClearPick pick(Audit audit, ClearChannels.Pick pick) {
-    return new ClearPick(DeskWriter.fields(pick.entry()), pick.entry().transmit().orElseThrow().hertz(), pick.place(), pick.verdict().text(),
+    return new ClearPick(DeskWriter.fields(pick.entry()), pick.entry().transmit().orElseThrow().hertz(), pick.place(), pick.verdict(),
         pick.findings().stream().map(finding -> finding.message()).distinct().toList(), pick.near(), pick.apart(),
         pick.disturbs().stream().map(hit -> disturbs(audit, hit)).distinct().toList());
   }

@@ -6,6 +6,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Isolation;
 import org.springframework.transaction.annotation.Transactional;
 import org.wache.audit.Audit;
+import org.wache.audit.Verdict;
 import org.wache.channel.Channel;
 import org.wache.server.lists.Audited;
 import org.wache.server.lists.Audits;
@@ -39,7 +40,7 @@ public class StationSheets {
 
   /** The figures of an entry; limit is what its power is held against. */
   public record EntryFigures(long entry, String number, String name, long txHz, String emission, double outputW, List<FigureView> figures,
-      @io.swagger.v3.oas.annotations.media.Schema(nullable = true) PowerHeld limit, String verdict, List<String> findings) {}
+      @io.swagger.v3.oas.annotations.media.Schema(nullable = true) PowerHeld limit, Verdict verdict, List<String> findings) {}
 
   /** A power against its limit. */
   public record PowerHeld(String measure, double watts, double limitW, boolean over, List<Views.SumLine> sum, String source) {}
@@ -74,7 +75,7 @@ public class StationSheets {
     ListStore.Stored stored = audited.stored().get(on.position());
     return new EntryFigures(stored.id(), stored.channel().number(), stored.channel().name(), stored.channel().transmit().orElseThrow().hertz(),
         stored.channel().emission().orElseThrow().designator(), on.output().value(), figures(on.figures()), on.limit().map(StationSheets::held).orElse(null),
-        on.verdict().text(), on.findings().stream().map(finding -> finding.message()).distinct().toList());
+        on.verdict(), on.findings().stream().map(finding -> finding.message()).distinct().toList());
   }
 
   private static PowerHeld held(StationSheet.Held held) {
