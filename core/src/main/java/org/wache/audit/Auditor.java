@@ -199,7 +199,7 @@ public final class Auditor {
       }
     }
     if (best == null) {
-      return stranded(entry, base);
+      return stranded(entry);
     }
     return tried == null ? alone(best, base) : chosen(entry, tried, base);
   }
@@ -232,7 +232,7 @@ public final class Auditor {
     return all;
   }
 
-  private Judgement stranded(Entry entry, Verdict base) {
+  private Judgement stranded(Entry entry) {
     for (StrandedRule rule : strandedRules) {
       List<Finding> found = rule.on(entry);
       if (!found.isEmpty()) {

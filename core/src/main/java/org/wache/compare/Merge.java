@@ -68,7 +68,7 @@ public record Merge(List<Row> rows) {
             Difference.of(base.get(old).channel(), theirs.get(i).channel())));
       }
     }
-    addedByBoth(base, mine, baseMine, added, places, rows);
+    addedByBoth(mine, baseMine, added, places, rows);
     return new Merge(List.copyOf(rows));
   }
 
@@ -105,7 +105,7 @@ public record Merge(List<Row> rows) {
   }
 
   /** What both sides added alike is there already. */
-  private static void addedByBoth(List<Item> base, List<Item> mine, Matching baseMine, List<Item> added, List<Integer> places,
+  private static void addedByBoth(List<Item> mine, Matching baseMine, List<Item> added, List<Integer> places,
       List<Row> rows) {
     List<Item> ownAdded = new ArrayList<>();
     for (int i = 0; i < mine.size(); i++) {

@@ -79,7 +79,7 @@ public record Arrangement(List<Integer> order, List<String> numbers, List<String
 
   private static Comparator<Channel> by(SortBy sort) {
     return switch (sort) {
-      case AS_THEY_ARE -> (one, other) -> 0;
+      case AS_THEY_ARE -> Comparator.comparing(any -> 0);
       case FREQUENCY -> Comparator.comparing((Channel channel) -> channel.receive().map(hears -> hears.hertz()).orElse(Long.MAX_VALUE))
           .thenComparing(channel -> channel.transmit().map(talks -> talks.hertz()).orElse(0L));
       case NAME -> Comparator.comparing(channel -> channel.name().toLowerCase(Locale.ROOT));

@@ -408,10 +408,9 @@ public record TableReading(List<String> extraColumns, List<RowReading> rows) {
       } else if (REPEATER.contains(plain)) {
         sketch.throughRepeater();
       } else if (DIRECT.contains(plain)) {
-        sketch.shift().or(() -> {
+        if (sketch.shift().isEmpty()) {
           sketch.shifted(new Shift(true, 0, Optional.empty()));
-          return Optional.empty();
-        });
+        }
       }
     }
   }

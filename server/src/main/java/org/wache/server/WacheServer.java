@@ -1,6 +1,7 @@
 package org.wache.server;
 
 import java.time.Clock;
+import java.time.ZoneId;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.security.autoconfigure.UserDetailsServiceAutoConfiguration;
@@ -18,6 +19,6 @@ public class WacheServer {
   /** The clock, so that tests can set the day. */
   @Bean
   Clock clock() {
-    return Clock.systemDefaultZone();
+    return Clock.system(ZoneId.systemDefault());
   }
 }

@@ -54,7 +54,7 @@ class HandsTest {
     return unit;
   }
 
-  private JsonNode loaded(long list, long unit, Map<String, Object> order) {
+  private JsonNode loaded(long list, Map<String, Object> order) {
     JsonNode plan = fleets.planOf(list, List.of(order));
     HttpResponse<String> started = fleets.startOf(list, plan.path("release").asLong(), List.of(order));
     assertThat(started.statusCode()).as(started.body()).isEqualTo(201);
@@ -83,7 +83,7 @@ class HandsTest {
     HttpResponse<String> undecided = fleets.start(list, fleets.plan(list, List.of(unit)).path("release").asLong(), List.of(unit));
     assertThat(undecided.statusCode()).isEqualTo(422);
     assertThat(undecided.body()).contains("Nobody's licence").contains("1 RIDGE, 2 LEVEE, 4 GAUGE").contains("Decide first");
-    JsonNode report = loaded(list, unit, Map.of("unit", unit, "choice", "listen"));
+    JsonNode report = loaded(list, Map.of("unit", unit, "choice", "listen"));
     assertThat(report.path("presses")).noneMatch(each -> each.path("keyed").asBoolean());
     assertThat(report.path("job").path("entries").asInt()).isEqualTo(4);
     assertThat(fleets.view(unit).path("notTheirs")).isEmpty();
@@ -96,7 +96,7 @@ class HandsTest {
   void whatTheyMayNotKeyCanStayOutAsWell() {
     long list = fleets.released("Hands two", Fleets.LIST);
     long unit = inHand("Without one", "");
-    JsonNode report = loaded(list, unit, Map.of("unit", unit, "choice", "leave-out"));
+    JsonNode report = loaded(list, Map.of("unit", unit, "choice", "leave-out"));
     assertThat(report.path("job").path("entries").asInt()).isEqualTo(1);
     assertThat(report.path("leftOut")).extracting(each -> each.path("name").asString()).containsExactly("RIDGE", "LEVEE", "GAUGE");
   }
@@ -128,7 +128,7 @@ class HandsTest {
     long other = inHand("Carries nothing", "");
     JsonNode plan = fleets.plan(list, List.of(other)).path("units").path(0);
     assertThat(plan.path("fits")).extracting(each -> each.path("name").asString()).containsExactly("Hands four, listening");
-    JsonNode report = loaded(list, other, Map.of("unit", other, "part", "Hands four, listening"));
+    JsonNode report = loaded(list, Map.of("unit", other, "part", "Hands four, listening"));
     assertThat(report.path("presses")).noneMatch(each -> each.path("keyed").asBoolean());
     assertThat(fleets.view(other).path("load").path("name").asString()).isEqualTo("Hands four, listening");
   }
@@ -137,7 +137,7 @@ class HandsTest {
   void aRadioOnTheShelfIsWrittenForNobodyAndHeldAgainstWhoeverItIsHandedTo() {
     long list = fleets.released("Hands five", Fleets.LIST);
     long unit = fleets.herons(1).get(0);
-    loaded(list, unit, Map.of("unit", unit));
+    loaded(list, Map.of("unit", unit));
     assertThat(fleets.view(unit).path("load").path("whom").isNull()).isTrue();
     long without = added("Hands out without", "");
     JsonNode refused = prospect(unit, without);
@@ -157,7 +157,7 @@ class HandsTest {
     long unit = fleets.herons(1).get(0);
     long without = added("Gets it later", "");
     assertThat(fleets.planOf(list, List.of(Map.of("unit", unit, "party", without))).path("units").path(0).path("open").asBoolean()).isTrue();
-    loaded(list, unit, Map.of("unit", unit, "party", without, "choice", "listen"));
+    loaded(list, Map.of("unit", unit, "party", without, "choice", "listen"));
     assertThat(handOut(unit, without, false).statusCode()).isEqualTo(204);
     assertThat(fleets.view(unit).path("notTheirs")).isEmpty();
   }
@@ -179,7 +179,7 @@ class HandsTest {
     long party = added("Loses a licence", technician(FAR));
     long unit = fleets.herons(1).get(0);
     assertThat(handOut(unit, party, true).statusCode()).isEqualTo(204);
-    loaded(list, unit, Map.of("unit", unit));
+    loaded(list, Map.of("unit", unit));
     assertThat(fleets.view(unit).path("notTheirs")).isEmpty();
     HttpResponse<String> changed = who.put("/api/parties/" + party, "{\"version\":1,\"party\":" + person("Loses a licence", "") + "}");
     assertThat(changed.statusCode()).as(changed.body()).isEqualTo(200);
@@ -196,7 +196,7 @@ class HandsTest {
     long party = added("Licence ends", technician(FAR));
     long unit = fleets.herons(1).get(0);
     assertThat(handOut(unit, party, true).statusCode()).isEqualTo(204);
-    loaded(list, unit, Map.of("unit", unit));
+    loaded(list, Map.of("unit", unit));
     assertThat(who.put("/api/parties/" + party, "{\"version\":1,\"party\":" + person("Licence ends", technician("2026-01-01")) + "}").statusCode()).isEqualTo(200);
     assertThat(fleets.view(unit).path("notTheirs").path(0).path("message").asString()).contains("ended on 1 Jan 2026");
   }
@@ -205,7 +205,7 @@ class HandsTest {
   void whatWasLoadedBeforeItWasKeptOnWhatItTalksIsHeldInFull() {
     long list = fleets.released("Hands nine", Fleets.LIST);
     long unit = fleets.herons(1).get(0);
-    loaded(list, unit, Map.of("unit", unit));
+    loaded(list, Map.of("unit", unit));
     jdbc.sql("update unit_load set talks = null, listens = null where unit_id = :unit").param("unit", unit).update();
     assertThat(prospect(unit, added("After the old load", "")).path("notTheirs")).hasSize(3);
   }
@@ -215,7 +215,7 @@ class HandsTest {
     long list = fleets.released("Hands ten", Fleets.LIST);
     long unit = fleets.unit("Heron H2", "Amateur", true);
     long child = added("A child", "");
-    loaded(list, unit, Map.of("unit", unit, "party", child));
+    loaded(list, Map.of("unit", unit, "party", child));
     assertThat(handOut(unit, child, false).statusCode()).isEqualTo(204);
     assertThat(fleets.view(unit).path("notTheirs")).isEmpty();
     JsonNode now = fleets.view(unit);
@@ -266,7 +266,7 @@ class HandsTest {
     JsonNode people = Browserless.json(who.get("/api/groups/" + who.group() + "/roster")).path("parties");
     long rosa = people.valueStream().filter(each -> each.path("name").asString().equals("Rosa Quill")).findFirst().orElseThrow().path("id").asLong();
     long unit = fleets.herons(1).get(0);
-    loaded(list, unit, Map.of("unit", unit, "party", rosa));
+    loaded(list, Map.of("unit", unit, "party", rosa));
     assertThat(handOut(unit, rosa, false).statusCode()).isEqualTo(204);
     JsonNode card = Browserless.json(Browserless.signedIn(who.address(), "member").get("/api/groups/" + who.group() + "/card"));
     JsonNode mine = card.path("radios").valueStream().filter(each -> each.path("list").path("name").asString().equals("Hands thirteen")).findFirst().orElseThrow();

@@ -127,7 +127,6 @@ final class RawHttp implements Closeable {
     try {
       socket.setSoTimeout(1);
       while (in.read() >= 0) {
-        continue;
       }
       return false;
     } catch (java.net.SocketTimeoutException e) {

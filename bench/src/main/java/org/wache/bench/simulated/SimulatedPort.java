@@ -143,7 +143,7 @@ public final class SimulatedPort implements AutoCloseable {
   }
 
   private void wait(int bytes) throws IOException {
-    long millis = baud == 0 ? 0 : bytes * BITS_OF_A_BYTE * 1_000L / baud;
+    long millis = baud == 0 ? 0 : bytes * (long) BITS_OF_A_BYTE * 1_000L / baud;
     try {
       if (millis > 0) {
         Thread.sleep(millis);

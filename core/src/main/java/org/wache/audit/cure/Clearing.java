@@ -87,7 +87,7 @@ public final class Clearing {
     List<Least> found = new ArrayList<>();
     for (int position : involved) {
       Channel channel = audit.entry(position).channel();
-      changes(audit, site.study(), position, channel).stream().map(change -> tried(audit, site, hit, position, change, before))
+      changes(audit, site.study(), channel).stream().map(change -> tried(audit, site, hit, position, change, before))
           .flatMap(Optional::stream).limit(1).forEach(found::add);
     }
     return found.stream().sorted(Comparator.comparingLong((Least each) -> distance(audit, each)).thenComparing(Least::hitsAfter)).limit(OFFERED).toList();
@@ -105,7 +105,7 @@ public final class Clearing {
     return Math.max(LEAST_TRIED, Math.min(MOST_TRIED, WORK / Math.max(1, study.emitters().size())));
   }
 
-  private static List<Change> changes(Audit audit, SiteStudy study, int position, Channel channel) {
+  private static List<Change> changes(Audit audit, SiteStudy study, Channel channel) {
     List<Change> changes = new ArrayList<>();
     boolean calling = channel.transmit().flatMap(audit.auditor().context().edition().plan()::rowAt).flatMap(PlanRow::calling).isPresent();
     if (channel.emission().isPresent() && !calling) {

@@ -37,7 +37,7 @@ class RosterEffects implements RosterWatch {
   @Override
   public After before(long account, long club, Optional<Party> party) {
     Standing then = standing(account, club, party);
-    return after -> effect(then, standing(account, club, after), club);
+    return after -> effect(then, standing(account, club, after));
   }
 
   private Standing standing(long account, long club, Optional<Party> party) {
@@ -48,7 +48,7 @@ class RosterEffects implements RosterWatch {
     return new Standing(party.map(each -> lists.forOne(account, club, each.id())).orElse(List.of()), releases.standing(club), notTheirs);
   }
 
-  private RosterEffect effect(Standing before, Standing after, long club) {
+  private RosterEffect effect(Standing before, Standing after) {
     List<RadioChanged> radios = after.notTheirs().entrySet().stream().filter(each -> !each.getValue().equals(before.notTheirs().get(each.getKey())))
         .map(each -> new RadioChanged(each.getKey(), fleet.unitOf(each.getKey()).radio().label().orElse(""), before.notTheirs().getOrDefault(each.getKey(), 0),
             each.getValue())).toList();

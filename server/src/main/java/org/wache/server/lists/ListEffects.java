@@ -120,7 +120,7 @@ public class ListEffects {
         other.of(source).map(after -> effect(source, audits.of(source), after))
             .filter(effect -> !effect.changed().isEmpty()).ifPresent(effects::add);
       } catch (Unjudgeable problem) {
-        continue; // its own row says so
+        // its own row says so
       }
     }
     return effects;

@@ -338,7 +338,7 @@ public class ListService {
     List<Views.ConflictingEntry> conflicts = new ArrayList<>();
     Map<Long, ListStore.Stored> stored = new HashMap<>();
     for (Views.Change change : changes.changes()) {
-      change.entry().ifPresent(entry -> conflict(list, change,
+      change.entry().ifPresent(entry -> conflict(change,
           stored.computeIfAbsent(entry, id -> found(list, id))).ifPresent(conflicts::add));
     }
     if (!conflicts.isEmpty()) {
@@ -420,7 +420,7 @@ public class ListService {
     return store.entry(list, entry).orElseThrow(() -> new Missing("The entry"));
   }
 
-  private static Optional<Views.ConflictingEntry> conflict(long list, Views.Change change, ListStore.Stored now) {
+  private static Optional<Views.ConflictingEntry> conflict(Views.Change change, ListStore.Stored now) {
     Map<String, String> theirs = new HashMap<>();
     for (Map.Entry<String, String> before : change.before().entrySet()) {
       String current = now.channel().text(field(before.getKey()));

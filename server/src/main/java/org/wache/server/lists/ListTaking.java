@@ -41,7 +41,9 @@ public class ListTaking {
    * @return the key of the list
    */
   public long append(long account, long club, long list, ChannelList more) {
-    store.head(account, list).filter(head -> head.clubId() == club).orElseThrow(() -> new Missing("The list"));
+    if (store.head(account, list).filter(head -> head.clubId() == club).isEmpty()) {
+      throw new Missing("The list");
+    }
     service.append(account, list, more);
     return list;
   }
@@ -120,6 +122,8 @@ public class ListTaking {
 
   /** Makes sure that the account may see a list. */
   public void visible(long account, long list) {
-    store.head(account, list).orElseThrow(() -> new Missing("The list"));
+    if (store.head(account, list).isEmpty()) {
+      throw new Missing("The list");
+    }
   }
 }

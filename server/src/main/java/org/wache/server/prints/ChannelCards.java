@@ -99,7 +99,7 @@ public final class ChannelCards {
 
   private static void draw(PdfContentByte page, int place, Card card, Face face) {
     float x = (PageSize.LETTER.getWidth() - COLUMNS * WIDTH) / 2 + place % COLUMNS * WIDTH;
-    float top = (PageSize.LETTER.getHeight() + ROWS * HEIGHT) / 2 - place / COLUMNS * HEIGHT;
+    float top = (PageSize.LETTER.getHeight() + ROWS * HEIGHT) / 2 - Math.floorDiv(place, COLUMNS) * HEIGHT;
     page.setColorStroke(RULE);
     page.setLineWidth(0.4f);
     page.rectangle(x, top - HEIGHT, WIDTH, HEIGHT);

@@ -62,7 +62,9 @@ class MeasurementController {
 
   @GetMapping("/api/units/{unit}/measurements")
   Measurements all(Account asking, @PathVariable long unit) {
-    store.unit(asking.id(), unit).orElseThrow(() -> new Missing("The radio"));
+    if (store.unit(asking.id(), unit).isEmpty()) {
+      throw new Missing("The radio");
+    }
     return new Measurements(measurements.of(unit).stream().map(MeasurementController::view).toList(),
         Arrays.stream(Measurement.Kind.values()).map(each -> new MeasurementKind(each.key(), each.title(), each.unit())).toList());
   }

@@ -5,6 +5,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -43,7 +44,7 @@ class RegisterController {
     try {
       return register.record(callSign)
           .map(found -> new LookedUp("found", found.callSign() + " is " + found.name() + ".", found))
-          .orElseGet(() -> new LookedUp("unknown", "The register does not know " + callSign.toUpperCase() + ".", null));
+          .orElseGet(() -> new LookedUp("unknown", "The register does not know " + callSign.toUpperCase(Locale.ROOT) + ".", null));
     } catch (RegisterClient.Down e) {
       return new LookedUp("down", e.getMessage() + " The roster works without it; try again later.", null);
     }

@@ -67,7 +67,9 @@ class OutEntries {
 
   @GetMapping("/api/releases/{release}/entries")
   List<OutPart> released(@PathVariable long release) {
-    store.one(release).orElseThrow(() -> new Missing("The release"));
+    if (store.one(release).isEmpty()) {
+      throw new Missing("The release");
+    }
     ReleaseFile file = releases.file(release);
     List<ReleaseFile.Part> parts = file.parts();
     List<OutPart> all = new ArrayList<>();

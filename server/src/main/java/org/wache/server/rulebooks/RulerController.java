@@ -15,7 +15,6 @@ import org.springframework.web.bind.annotation.RestController;
 import org.wache.audit.finding.Wording;
 import org.wache.exchange.HolderShorthand;
 import org.wache.rulebook.Allocation;
-import org.wache.rulebook.AuthorisedService;
 import org.wache.rulebook.BandService;
 import org.wache.rulebook.ChannelService;
 import org.wache.rulebook.Edition;
@@ -81,9 +80,7 @@ class RulerController {
         boolean open = !service.traits().needsLicence() || held;
         channels.channels().stream().filter(channel -> channel.restricted().isEmpty())
             .forEach(channel -> may.add(channel(edition, channels, channel, open)));
-      } else if (service instanceof AuthorisedService) {
-        continue; // licensed line by line: there is no general picture of it
-      }
+      } // what is licensed line by line has no general picture
     }
     onePerStretch(edition, may);
     bands.sort(Comparator.comparingLong(Band::low));

@@ -9,7 +9,6 @@ import org.wache.audit.Audit;
 import org.wache.audit.Verdict;
 import org.wache.channel.Channel;
 import org.wache.server.lists.Audited;
-import org.wache.server.lists.Audits;
 import org.wache.server.lists.DeskWriter;
 import org.wache.server.lists.ListService;
 import org.wache.server.lists.ListStore;
@@ -25,11 +24,9 @@ public class StationSheets {
   private static final int MOST = 200;
 
   private final ListService service;
-  private final Audits audits;
 
-  StationSheets(ListService service, Audits audits) {
+  StationSheets(ListService service) {
     this.service = service;
-    this.audits = audits;
   }
 
   /** A sheet: general figures, those of each entry, and the exposure with all of them keyed at once. */

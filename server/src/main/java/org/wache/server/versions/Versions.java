@@ -135,7 +135,7 @@ class Versions {
     } else if (baseVersion.isPresent()) {
       base = stand(account, list, baseVersion);
     } else {
-      base = likeliest(account, list, mine, theirs);
+      base = likeliest(list, mine, theirs);
     }
     Map<Long, Long> mineOrigins = store.origins(list);
     Map<Long, Long> theirOrigins = store.origins(other);
@@ -144,7 +144,7 @@ class Versions {
   }
 
   /** The version of this list that the other seems to have begun with; nothing when they have too little in common. */
-  private Stand likeliest(long account, long list, Stand mine, Stand theirs) {
+  private Stand likeliest(long list, Stand mine, Stand theirs) {
     List<Item> other = theirs.stored().stream().map(each -> new Item(Optional.empty(), each.channel())).toList();
     Stand best = new Stand(mine.head(), 0, List.of());
     int fewest = other.size() / 2 + 1; // more than half has to be alike

@@ -64,7 +64,7 @@ public final class NameContradicts implements EntryRule {
         .message("It is called “%s”, which is %s; it hears %s.", said.get().words(), named, receive.get())
         .working(() -> Sum.of(receive.get(), "hears").limit(named, "what the name says"))
         .source("common practice")
-        .cures(() -> cures(entry.channel(), said.get(), named, renamed(entry, said.get()))));
+        .cures(() -> cures(entry.channel(), named, renamed(entry, said.get()))));
   }
 
   /** A channel of a service with fixed channels: FRS 7, GMRS-23, CB ch 9. */
@@ -157,7 +157,7 @@ public final class NameContradicts implements EntryRule {
         .map(number -> name.replaceFirst("(?<![0-9])" + digits + "(?![0-9])", number));
   }
 
-  private static List<Change> cures(Channel channel, Said said, Frequency named, Optional<String> renamed) {
+  private static List<Change> cures(Channel channel, Frequency named, Optional<String> renamed) {
     List<Change> cures = new ArrayList<>();
     Map<Field, String> moved = new EnumMap<>(Field.class);
     moved.put(Field.RX_MHZ, named.megahertz());

@@ -61,7 +61,7 @@ public final class RadioStep implements FitRule {
         .working(() -> Sum.of(wanted, "asked for").gives(got, "nearest step of " + steps)
             .rest(Frequency.kilohertz(Math.abs(got.minus(wanted))), "kHz", "off"))
         .source("the model's data")
-        .cures(() -> cures(fit, wanted, got))
+        .cures(() -> cures(fit, got))
         .advice(() -> {
           List<String> others = fit.others(radio -> radio.model().tuning().onStep(wanted));
           return others.isEmpty() ? List.of("Use a model with a step that divides it.")
@@ -69,7 +69,7 @@ public final class RadioStep implements FitRule {
         });
   }
 
-  private static List<Change> cures(Fit fit, Frequency wanted, Frequency got) {
+  private static List<Change> cures(Fit fit, Frequency got) {
     boolean talks = fit.channel().transmit().isPresent();
     return talks && !fit.channel().isPair() ? List.of(Cures.moved("Move to " + got, fit.channel(), got))
         : talks ? List.of() : List.of(Change.of("Move to " + got, Field.RX_MHZ, got.megahertz()));

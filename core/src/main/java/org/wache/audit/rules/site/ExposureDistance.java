@@ -70,7 +70,7 @@ public final class ExposureDistance implements EntryRule {
         .source(entry.edition().cite(limit.get().source()) + ", OET Bulletin 65 equation 6")
         .advice(() -> List.of("It is a guide: the station's licensee answers for the evaluation. Averaged over "
             + entry.edition().exposure().minutes(ExposureLimits.Group.GENERAL) + " minutes, a station that is keyed for less of the time comes to less."))
-        .cures(() -> weaker(entry, eirp, distance, people)));
+        .cures(() -> weaker(entry, distance, people)));
   }
 
   private static Sum sum(Watts output, Antenna antenna, StationData.Duty duty, double eirp, double limit, double distance, double people) {
@@ -83,7 +83,7 @@ public final class ExposureDistance implements EntryRule {
         .limit(metres(people), "m", "antenna height less 2 m: where people may be");
   }
 
-  private static List<Change> weaker(Entry entry, double eirp, double distance, double people) {
+  private static List<Change> weaker(Entry entry, double distance, double people) {
     double share = people * people / (distance * distance);
     double watts = Math.floor(entry.channel().power().orElseThrow().value() * share);
     return watts < 1 ? List.of() : List.of(Change.of("Set " + new Watts(watts), Field.POWER_W, new Watts(watts).number()));
