@@ -35,110 +35,122 @@ import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
 /** Audits a list file, without server or database. */
-@Command(name = "wache audit", mixinStandardHelpOptions = true, sortOptions = false,
-    description = "Holds a channel list against the rules. Exit status: 0 no channel on hold, 1 at least one, "
-        + "2 usage or a file that cannot be read.")
+@Command(
+        name = "wache audit",
+        mixinStandardHelpOptions = true,
+        sortOptions = false,
+        description = "Holds a channel list against the rules. Exit status: 0 no channel on hold, 1 at least one, "
+                + "2 usage or a file that cannot be read.")
 final class AuditCommand implements Callable<Integer> {
 
-  @Spec
-  private CommandSpec spec;
+    @Spec
+    private CommandSpec spec;
 
-  @Parameters(paramLabel = "FILE", description = "The list, CSV or JSON.")
-  private Path file;
+    @Parameters(paramLabel = "FILE", description = "The list, CSV or JSON.")
+    private Path file;
 
-  @Option(names = "--as", paramLabel = "LICENCES",
-      description = "Someone who carries the list: amateur:CLASS, gmrs or nobody, several with commas. May be repeated.")
-  private List<String> as = new ArrayList<>();
+    @Option(
+            names = "--as",
+            paramLabel = "LICENCES",
+            description =
+                    "Someone who carries the list: amateur:CLASS, gmrs or nobody, several with commas. May be repeated.")
+    private List<String> as = new ArrayList<>();
 
-  @Option(names = "--context", paramLabel = "FILE", description = "Holders, site and house rules as JSON.")
-  private Path contextFile;
+    @Option(names = "--context", paramLabel = "FILE", description = "Holders, site and house rules as JSON.")
+    private Path contextFile;
 
-  @Option(names = "--on", paramLabel = "YYYY-MM-DD", description = "The day to audit for; today when absent.")
-  private String on;
+    @Option(names = "--on", paramLabel = "YYYY-MM-DD", description = "The day to audit for; today when absent.")
+    private String on;
 
-  @Option(names = "--rulebook", paramLabel = "ID", description = "The rulebook; the first that ships when absent.")
-  private String rulebook;
+    @Option(names = "--rulebook", paramLabel = "ID", description = "The rulebook; the first that ships when absent.")
+    private String rulebook;
 
-  @Option(names = "--json", description = "Write the whole result as JSON.")
-  private boolean json;
+    @Option(names = "--json", description = "Write the whole result as JSON.")
+    private boolean json;
 
-  @Option(names = "--verify", description = "FILE is a release: says whether it is as it was released. Exit status: 0 it is, 1 it is not, "
-      + "2 no release.")
-  private boolean verify;
+    @Option(
+            names = "--verify",
+            description =
+                    "FILE is a release: says whether it is as it was released. Exit status: 0 it is, 1 it is not, "
+                            + "2 no release.")
+    private boolean verify;
 
-  @Override
-  public Integer call() {
-    if (verify) {
-      return verified();
+    @Override
+    public Integer call() {
+        if (verify) {
+            return verified();
+        }
+        ContextFile given = contextFile == null ? ContextFile.EMPTY : parsed(contextFile, ContextFile::read);
+        LocalDate day = on != null ? day(on) : given.on().orElseGet(LocalDate::now);
+        Edition edition = edition(
+                rulebook != null
+                        ? rulebook
+                        : given.rulebook().orElseGet(() -> RulebookReader.ids().get(0)),
+                day);
+        ChannelList list = parsed(file, bytes -> ListFiles.read(bytes, name(file)));
+        Audit audit = auditor(given, day, edition).audit(list);
+        PrintWriter out = spec.commandLine().getOut();
+        out.print(json ? AuditReport.write(audit) : TextReport.write(audit));
+        out.flush();
+        return audit.counts().get(Verdict.HOLD) > 0 ? 1 : 0;
     }
-    ContextFile given = contextFile == null ? ContextFile.EMPTY : parsed(contextFile, ContextFile::read);
-    LocalDate day = on != null ? day(on) : given.on().orElseGet(LocalDate::now);
-    Edition edition = edition(rulebook != null ? rulebook : given.rulebook().orElseGet(() -> RulebookReader.ids().get(0)), day);
-    ChannelList list = parsed(file, bytes -> ListFiles.read(bytes, name(file)));
-    Audit audit = auditor(given, day, edition).audit(list);
-    PrintWriter out = spec.commandLine().getOut();
-    out.print(json ? AuditReport.write(audit) : TextReport.write(audit));
-    out.flush();
-    return audit.counts().get(Verdict.HOLD) > 0 ? 1 : 0;
-  }
 
-  private int verified() {
-    ReleaseFile release = parsed(file, ReleaseFile::read);
-    ReleaseCheck check = parsed(file, any -> ReleaseCheck.of(release));
-    PrintWriter out = spec.commandLine().getOut();
-    out.print(json ? ReleaseReport.json(release, check) : ReleaseReport.text(release, check));
-    out.flush();
-    return check.good() ? 0 : 1;
-  }
-
-  private Auditor auditor(ContextFile given, LocalDate day, Edition edition) {
-    try {
-      List<Holder> holders = new ArrayList<>(given.holders());
-      as.forEach(words -> holders.add(HolderShorthand.holder(words, edition)));
-      if (holders.isEmpty()) {
-        holders.add(HolderShorthand.holder(HolderShorthand.NOBODY, edition));
-      }
-      return new Auditor(Register.ALL,
-          given.under(edition, day, holders));
-    } catch (IllegalArgumentException e) {
-      throw new Unusable(e.getMessage());
+    private int verified() {
+        ReleaseFile release = parsed(file, ReleaseFile::read);
+        ReleaseCheck check = parsed(file, any -> ReleaseCheck.of(release));
+        PrintWriter out = spec.commandLine().getOut();
+        out.print(json ? ReleaseReport.json(release, check) : ReleaseReport.text(release, check));
+        out.flush();
+        return check.good() ? 0 : 1;
     }
-  }
 
-  private static Edition edition(String id, LocalDate day) {
-    try {
-      return RulebookReader.shipped(id).on(day);
-    } catch (RulebookProblem e) {
-      throw new Unusable(e.getMessage());
+    private Auditor auditor(ContextFile given, LocalDate day, Edition edition) {
+        try {
+            List<Holder> holders = new ArrayList<>(given.holders());
+            as.forEach(words -> holders.add(HolderShorthand.holder(words, edition)));
+            if (holders.isEmpty()) {
+                holders.add(HolderShorthand.holder(HolderShorthand.NOBODY, edition));
+            }
+            return new Auditor(Register.ALL, given.under(edition, day, holders));
+        } catch (IllegalArgumentException e) {
+            throw new Unusable(e.getMessage());
+        }
     }
-  }
 
-  private static LocalDate day(String text) {
-    try {
-      return LocalDate.parse(text);
-    } catch (DateTimeException e) {
-      throw new Unusable("--on: “" + text + "” is no day; expected one such as 2026-11-25");
+    private static Edition edition(String id, LocalDate day) {
+        try {
+            return RulebookReader.shipped(id).on(day);
+        } catch (RulebookProblem e) {
+            throw new Unusable(e.getMessage());
+        }
     }
-  }
 
-  private static <T> T parsed(Path path, Function<byte[], T> reader) {
-    if (Files.isDirectory(path)) {
-      throw new Unusable(path + ": line 0, column 0: is a directory; expected a list as CSV or JSON");
+    private static LocalDate day(String text) {
+        try {
+            return LocalDate.parse(text);
+        } catch (DateTimeException e) {
+            throw new Unusable("--on: “" + text + "” is no day; expected one such as 2026-11-25");
+        }
     }
-    try {
-      return reader.apply(Files.readAllBytes(path));
-    } catch (FileProblem e) {
-      throw new Unusable(path + ": " + e.described());
-    } catch (NoSuchFileException e) {
-      throw new Unusable(path + ": line 0, column 0: there is no such file; expected a list as CSV or JSON");
-    } catch (IOException e) {
-      throw new Unusable(path + ": line 0, column 0: cannot be read (" + e.getMessage() + ")");
-    }
-  }
 
-  private static String name(Path path) {
-    String name = path.getFileName().toString();
-    int point = name.lastIndexOf('.');
-    return point > 0 ? name.substring(0, point) : name;
-  }
+    private static <T> T parsed(Path path, Function<byte[], T> reader) {
+        if (Files.isDirectory(path)) {
+            throw new Unusable(path + ": line 0, column 0: is a directory; expected a list as CSV or JSON");
+        }
+        try {
+            return reader.apply(Files.readAllBytes(path));
+        } catch (FileProblem e) {
+            throw new Unusable(path + ": " + e.described());
+        } catch (NoSuchFileException e) {
+            throw new Unusable(path + ": line 0, column 0: there is no such file; expected a list as CSV or JSON");
+        } catch (IOException e) {
+            throw new Unusable(path + ": line 0, column 0: cannot be read (" + e.getMessage() + ")");
+        }
+    }
+
+    private static String name(Path path) {
+        String name = path.getFileName().toString();
+        int point = name.lastIndexOf('.');
+        return point > 0 ? name.substring(0, point) : name;
+    }
 }

@@ -19,56 +19,84 @@ import org.wache.signal.Frequency;
 /** The result of an audit as text for a terminal: what is wrong, why, and what helps. */
 final class TextReport {
 
-  private TextReport() {}
+    private TextReport() {}
 
-  static String write(Audit audit) {
-    StringBuilder out = new StringBuilder();
-    AuditContext context = audit.auditor().context();
-    out.append("Rulebook ").append(context.edition().rulebook()).append(", edition ")
-        .append(context.edition().dates().id()).append(", for ").append(context.on()).append("; carried by ")
-        .append(context.holders().stream().map(holder -> holder.name()).collect(Collectors.joining("; ")))
-        .append("\n\n");
-    for (int i = 0; i < audit.entries().size(); i++) {
-      entry(out, audit, i);
-    }
-    Map<Verdict, Integer> counts = audit.counts();
-    out.append(String.format(Locale.ROOT, "%n%d entries: %d hold, %d query, %d listen, %d clear%n",
-        audit.entries().size(), counts.get(Verdict.HOLD), counts.get(Verdict.QUERY), counts.get(Verdict.LISTEN),
-        counts.get(Verdict.CLEAR)));
-    Assumptions.of(audit).forEach(line -> out.append("- ").append(line).append('\n'));
-    return out.toString();
-  }
-
-  private static void entry(StringBuilder out, Audit audit, int position) {
-    EntryAudit entry = audit.entry(position);
-    out.append(String.format(Locale.ROOT, "%-6s %4s  %-16s %s%n", entry.verdict().text().toUpperCase(Locale.ROOT),
-        entry.channel().number(), entry.channel().name(), frequencies(entry)));
-    Remedies remedies = new Remedies(audit, position);
-    Set<Channel> said = new HashSet<>(); // a cure helps several findings, and is told once
-    for (Told told : Told.of(audit.auditor(), entry)) {
-      out.append("             ").append(told.finding().slug()).append(": ").append(told.finding().message());
-      if (told.holders().size() < audit.auditor().context().holders().size()) {
-        out.append(" [").append(String.join("; ", told.holders())).append(']');
-      }
-      out.append('\n');
-      String working = told.finding().working().text();
-      out.append("               ").append(working).append(working.isEmpty() ? "" : "  ")
-          .append('(').append(told.finding().source()).append(")\n");
-      for (ProvedRemedy remedy : remedies.of(told.finding())) {
-        if (!said.add(entry.channel().with(remedy.change().fields()))) {
-          continue;
+    static String write(Audit audit) {
+        StringBuilder out = new StringBuilder();
+        AuditContext context = audit.auditor().context();
+        out.append("Rulebook ")
+                .append(context.edition().rulebook())
+                .append(", edition ")
+                .append(context.edition().dates().id())
+                .append(", for ")
+                .append(context.on())
+                .append("; carried by ")
+                .append(context.holders().stream().map(holder -> holder.name()).collect(Collectors.joining("; ")))
+                .append("\n\n");
+        for (int i = 0; i < audit.entries().size(); i++) {
+            entry(out, audit, i);
         }
-        out.append("               → ").append(remedy.change().label()).append(" (then ")
-            .append(remedy.verdictAfter().text())
-            .append(remedy.stillHeld().isEmpty() ? "" : "; on hold still for " + String.join(", ", remedy.stillHeld())).append(")\n");
-      }
+        Map<Verdict, Integer> counts = audit.counts();
+        out.append(String.format(
+                Locale.ROOT,
+                "%n%d entries: %d hold, %d query, %d listen, %d clear%n",
+                audit.entries().size(),
+                counts.get(Verdict.HOLD),
+                counts.get(Verdict.QUERY),
+                counts.get(Verdict.LISTEN),
+                counts.get(Verdict.CLEAR)));
+        Assumptions.of(audit).forEach(line -> out.append("- ").append(line).append('\n'));
+        return out.toString();
     }
-  }
 
-  private static String frequencies(EntryAudit entry) {
-    String hears = entry.channel().receive().map(Frequency::megahertz).orElse("?");
-    String talks = entry.channel().transmit().map(Frequency::megahertz).orElse("never");
-    String emission = entry.channel().emission().map(each -> "  " + each).orElse("");
-    return "hears " + hears + "  talks on " + talks + emission;
-  }
+    private static void entry(StringBuilder out, Audit audit, int position) {
+        EntryAudit entry = audit.entry(position);
+        out.append(String.format(
+                Locale.ROOT,
+                "%-6s %4s  %-16s %s%n",
+                entry.verdict().text().toUpperCase(Locale.ROOT),
+                entry.channel().number(),
+                entry.channel().name(),
+                frequencies(entry)));
+        Remedies remedies = new Remedies(audit, position);
+        Set<Channel> said = new HashSet<>(); // a cure helps several findings, and is told once
+        for (Told told : Told.of(audit.auditor(), entry)) {
+            out.append("             ")
+                    .append(told.finding().slug())
+                    .append(": ")
+                    .append(told.finding().message());
+            if (told.holders().size() < audit.auditor().context().holders().size()) {
+                out.append(" [").append(String.join("; ", told.holders())).append(']');
+            }
+            out.append('\n');
+            String working = told.finding().working().text();
+            out.append("               ")
+                    .append(working)
+                    .append(working.isEmpty() ? "" : "  ")
+                    .append('(')
+                    .append(told.finding().source())
+                    .append(")\n");
+            for (ProvedRemedy remedy : remedies.of(told.finding())) {
+                if (!said.add(entry.channel().with(remedy.change().fields()))) {
+                    continue;
+                }
+                out.append("               → ")
+                        .append(remedy.change().label())
+                        .append(" (then ")
+                        .append(remedy.verdictAfter().text())
+                        .append(
+                                remedy.stillHeld().isEmpty()
+                                        ? ""
+                                        : "; on hold still for " + String.join(", ", remedy.stillHeld()))
+                        .append(")\n");
+            }
+        }
+    }
+
+    private static String frequencies(EntryAudit entry) {
+        String hears = entry.channel().receive().map(Frequency::megahertz).orElse("?");
+        String talks = entry.channel().transmit().map(Frequency::megahertz).orElse("never");
+        String emission = entry.channel().emission().map(each -> "  " + each).orElse("");
+        return "hears " + hears + "  talks on " + talks + emission;
+    }
 }

@@ -11,5 +11,5 @@ import java.util.Optional;
  * @param callSign of the licence, when known
  * @param source section of the law
  */
-public record Authority(String service, Optional<String> licenceClass, String segment, Optional<String> callSign,
-    String source) {}
+public record Authority(
+        String service, Optional<String> licenceClass, String segment, Optional<String> callSign, String source) {}

@@ -6,6 +6,6 @@ import org.wache.audit.finding.Finding;
 /** A check of an entry that is the same whoever carries it. */
 public interface EntryRule extends Rule {
 
-  /** What it finds; an empty list when all is well. */
-  List<Finding> on(Entry entry);
+    /** What it finds; an empty list when all is well. */
+    List<Finding> on(Entry entry);
 }

@@ -11,6 +11,6 @@ import org.wache.licence.Licence;
  */
 public record Held(Optional<Licence> licence, int classIndex) {
 
-  /** What everybody has in a service without licences. */
-  public static final Held NONE_NEEDED = new Held(Optional.empty(), 0);
+    /** What everybody has in a service without licences. */
+    public static final Held NONE_NEEDED = new Held(Optional.empty(), 0);
 }

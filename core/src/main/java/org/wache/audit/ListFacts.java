@@ -22,30 +22,42 @@ import org.wache.signal.Tone;
  * @param zones how many entries each zone has, in the order of the list
  * @param receives all receive frequencies, in hertz
  */
-public record ListFacts(long highestNumber, Set<String> numbers, Set<Tone> tones, Map<String, Integer> zones, NavigableSet<Long> receives) {
+public record ListFacts(
+        long highestNumber,
+        Set<String> numbers,
+        Set<Tone> tones,
+        Map<String, Integer> zones,
+        NavigableSet<Long> receives) {
 
-  private static final int LONGEST_NUMBER = 9;
+    private static final int LONGEST_NUMBER = 9;
 
-  static ListFacts of(List<Channel> channels) {
-    long highest = 0;
-    Set<String> numbers = new HashSet<>();
-    Set<Tone> tones = new HashSet<>();
-    Map<String, Integer> zones = new LinkedHashMap<>();
-    TreeSet<Long> receives = new TreeSet<>();
-    for (Channel channel : channels) {
-      String number = channel.number().strip();
-      numbers.add(number);
-      highest = Math.max(highest, value(number));
-      channel.sends().ifPresent(tones::add);
-      channel.opensOn().ifPresent(tones::add);
-      channel.receive().ifPresent(receive -> receives.add(receive.hertz()));
-      zones.merge(channel.text(Field.ZONE).strip(), 1, Integer::sum);
+    static ListFacts of(List<Channel> channels) {
+        long highest = 0;
+        Set<String> numbers = new HashSet<>();
+        Set<Tone> tones = new HashSet<>();
+        Map<String, Integer> zones = new LinkedHashMap<>();
+        TreeSet<Long> receives = new TreeSet<>();
+        for (Channel channel : channels) {
+            String number = channel.number().strip();
+            numbers.add(number);
+            highest = Math.max(highest, value(number));
+            channel.sends().ifPresent(tones::add);
+            channel.opensOn().ifPresent(tones::add);
+            channel.receive().ifPresent(receive -> receives.add(receive.hertz()));
+            zones.merge(channel.text(Field.ZONE).strip(), 1, Integer::sum);
+        }
+        return new ListFacts(
+                highest,
+                Collections.unmodifiableSet(numbers),
+                Collections.unmodifiableSet(tones),
+                Collections.unmodifiableMap(zones),
+                Collections.unmodifiableNavigableSet(receives));
     }
-    return new ListFacts(highest, Collections.unmodifiableSet(numbers), Collections.unmodifiableSet(tones), Collections.unmodifiableMap(zones), Collections.unmodifiableNavigableSet(receives));
-  }
 
-  private static long value(String number) {
-    boolean whole = !number.isEmpty() && number.length() <= LONGEST_NUMBER && number.chars().allMatch(c -> c >= '0' && c <= '9');
-    return whole ? Long.parseLong(number) : 0;
-  }
+    private static long value(String number) {
+        boolean whole = !number.isEmpty()
+                && number.length() <= LONGEST_NUMBER
+                && number.chars().allMatch(c -> c >= '0' && c <= '9');
+        return whole ? Long.parseLong(number) : 0;
+    }
 }

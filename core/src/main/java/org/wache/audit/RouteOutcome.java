@@ -11,13 +11,13 @@ import org.wache.audit.finding.Finding;
  */
 public record RouteOutcome(Route route, List<Finding> findings) {
 
-  /** Whether the entry may be used so. */
-  public boolean legal() {
-    return findings.stream().noneMatch(Finding::holds);
-  }
+    /** Whether the entry may be used so. */
+    public boolean legal() {
+        return findings.stream().noneMatch(Finding::holds);
+    }
 
-  /** What makes it legal. */
-  public Authority authority() {
-    return Authorities.of(route);
-  }
+    /** What makes it legal. */
+    public Authority authority() {
+        return Authorities.of(route);
+    }
 }

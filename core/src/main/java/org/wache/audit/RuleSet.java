@@ -12,15 +12,18 @@ import java.util.List;
  */
 public record RuleSet(List<EntryRule> entry, List<FitRule> fit, List<StrandedRule> stranded, List<RouteRule> route) {
 
-  public RuleSet {
-    entry = List.copyOf(entry);
-    fit = List.copyOf(fit);
-    stranded = List.copyOf(stranded);
-    route = List.copyOf(route);
-  }
+    public RuleSet {
+        entry = List.copyOf(entry);
+        fit = List.copyOf(fit);
+        stranded = List.copyOf(stranded);
+        route = List.copyOf(route);
+    }
 
-  /** All of them. */
-  public List<Rule> all() {
-    return java.util.stream.Stream.of(entry, fit, stranded, route).flatMap(List::stream).map(Rule.class::cast).toList();
-  }
+    /** All of them. */
+    public List<Rule> all() {
+        return java.util.stream.Stream.of(entry, fit, stranded, route)
+                .flatMap(List::stream)
+                .map(Rule.class::cast)
+                .toList();
+    }
 }

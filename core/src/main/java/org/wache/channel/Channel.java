@@ -21,311 +21,316 @@ import org.wache.signal.Watts;
  */
 public final class Channel {
 
-  private static final String A_FREQUENCY = "a frequency in MHz with a point and at most six decimals, such as 146.520";
-  private static final String A_TONE =
-      "a tone such as 100.0 (CTCSS in hertz), D023 or D023I (DCS)";
-  private static final int LONGEST_TIMEOUT_DIGITS = 5;
+    private static final String A_FREQUENCY =
+            "a frequency in MHz with a point and at most six decimals, such as 146.520";
+    private static final String A_TONE = "a tone such as 100.0 (CTCSS in hertz), D023 or D023I (DCS)";
+    private static final int LONGEST_TIMEOUT_DIGITS = 5;
 
-  private final String[] texts;
-  private final List<String> extras;
-  private final List<Misread> misreads;
-  private final Optional<Frequency> receive;
-  private final Optional<Frequency> transmit;
-  private final Optional<Mode> mode;
-  private final Optional<Emission> emission;
-  private final Optional<Watts> power;
-  private final Optional<Tone> sends;
-  private final Optional<Tone> opensOn;
-  private final OptionalInt timeout;
-  private final Use use;
-  private final Optional<Span> occupied;
+    private final String[] texts;
+    private final List<String> extras;
+    private final List<Misread> misreads;
+    private final Optional<Frequency> receive;
+    private final Optional<Frequency> transmit;
+    private final Optional<Mode> mode;
+    private final Optional<Emission> emission;
+    private final Optional<Watts> power;
+    private final Optional<Tone> sends;
+    private final Optional<Tone> opensOn;
+    private final OptionalInt timeout;
+    private final Use use;
+    private final Optional<Span> occupied;
 
-  private Channel(String[] texts, List<String> extras) {
-    this.texts = texts;
-    this.extras = extras;
-    Reading reading = new Reading();
-    this.receive = reading.receive();
-    this.transmit = reading.frequency(Field.TX_MHZ);
-    this.mode = reading.mode();
-    this.emission = reading.emission(mode);
-    this.power = reading.power();
-    this.sends = reading.tone(Field.TX_TONE);
-    this.opensOn = reading.tone(Field.RX_TONE);
-    this.timeout = reading.timeout();
-    this.use = reading.use(receive, transmit);
-    this.misreads = reading.found;
-    this.occupied = transmit.isPresent() && emission.isPresent()
-        ? span(transmit.get(), emission.get(), mode) : Optional.empty();
-  }
-
-  private static Optional<Span> span(Frequency dial, Emission emission, Optional<Mode> mode) {
-    Span around = emission.aroundDial(mode.isPresent() && mode.get() == Mode.LSB);
-    return around.low() + dial.hertz() < 1 ? Optional.empty() : Optional.of(around.shifted(dial.hertz()));
-  }
-
-  /** An entry with these texts and the texts of the list's further columns; a missing field is empty. */
-  public static Channel of(Map<Field, String> fields, List<String> extras) {
-    String[] texts = new String[Field.values().length];
-    Arrays.fill(texts, "");
-    fields.forEach((field, text) -> texts[field.ordinal()] = text);
-    return new Channel(texts, List.copyOf(extras));
-  }
-
-  /** An entry with these texts and no further columns. */
-  public static Channel of(Map<Field, String> fields) {
-    return of(fields, List.of());
-  }
-
-  /**
-   * An entry from one text for each of {@link Field#values()}, in that order; the array is taken over.
-   *
-   * @throws IllegalArgumentException when there are not as many
-   */
-  public static Channel ofTexts(String[] texts, List<String> extras) {
-    if (texts.length != Field.values().length) {
-      throw new IllegalArgumentException("One text for each field");
-    }
-    return new Channel(texts, extras);
-  }
-
-  /** A copy in which the given fields have new texts. */
-  public Channel with(Map<Field, String> changes) {
-    String[] copy = texts.clone();
-    changes.forEach((field, text) -> copy[field.ordinal()] = text);
-    return new Channel(copy, extras);
-  }
-
-  /** The text of a field as typed; empty when it is not given. */
-  public String text(Field field) {
-    return texts[field.ordinal()];
-  }
-
-  /** All texts by field. */
-  public Map<Field, String> texts() {
-    Map<Field, String> map = new EnumMap<>(Field.class);
-    for (Field field : Field.values()) {
-      map.put(field, text(field));
-    }
-    return map;
-  }
-
-  /** The texts of the list's further columns, in the list's order; may be fewer than there are columns. */
-  public List<String> extras() {
-    return extras;
-  }
-
-  /** The fields that could not be read. */
-  public List<Misread> misreads() {
-    return misreads;
-  }
-
-  public String number() {
-    return text(Field.NUMBER);
-  }
-
-  public String name() {
-    return text(Field.NAME);
-  }
-
-  /** Where it listens. */
-  public Optional<Frequency> receive() {
-    return receive;
-  }
-
-  /** Where it talks; empty for a listening entry. */
-  public Optional<Frequency> transmit() {
-    return transmit;
-  }
-
-  /** The mode named, when one is. */
-  public Optional<Mode> mode() {
-    return mode;
-  }
-
-  /** The designator given, else the one that the mode stands for. */
-  public Optional<Emission> emission() {
-    return emission;
-  }
-
-  /** Whether the emission comes from the mode and not from a designator in the list. */
-  public boolean emissionFromMode() {
-    return text(Field.EMISSION).isEmpty() && mode.isPresent();
-  }
-
-  /** Transmitter output (PEP for single sideband, carrier for AM); empty when unknown. */
-  public Optional<Watts> power() {
-    return power;
-  }
-
-  /** The tone it sends. */
-  public Optional<Tone> sends() {
-    return sends;
-  }
-
-  /** The tone its receiver opens on. */
-  public Optional<Tone> opensOn() {
-    return opensOn;
-  }
-
-  /** Time-out in seconds, 0 when off, empty when unknown. */
-  public OptionalInt timeout() {
-    return timeout;
-  }
-
-  /** What it is for, as named, else as the frequencies tell. */
-  public Use use() {
-    return use;
-  }
-
-  /** The service it is meant for: a hint, in lower case, or empty. */
-  public String serviceHint() {
-    return text(Field.SERVICE).toLowerCase(Locale.ROOT);
-  }
-
-  /** Whether it talks and hears on two different frequencies. */
-  public boolean isPair() {
-    return transmit.isPresent() && receive.isPresent() && !transmit.equals(receive);
-  }
-
-  /** What the transmitted signal fills; empty when it does not transmit or the emission is unknown. */
-  public Optional<Span> occupied() {
-    return occupied;
-  }
-
-  @Override
-  public boolean equals(Object other) {
-    return other instanceof Channel that && Arrays.equals(texts, that.texts) && extras.equals(that.extras);
-  }
-
-  @Override
-  public int hashCode() {
-    return Arrays.hashCode(texts);
-  }
-
-  @Override
-  public String toString() {
-    return String.join(",", texts);
-  }
-
-  /** Turns texts into values once, and notes what cannot be read. */
-  private final class Reading {
-    private List<Misread> found = List.of();
-
-    private void misread(Field field, String expected) {
-      if (found.isEmpty()) {
-        found = new ArrayList<>(2);
-      }
-      found.add(new Misread(field, text(field), expected));
+    private Channel(String[] texts, List<String> extras) {
+        this.texts = texts;
+        this.extras = extras;
+        Reading reading = new Reading();
+        this.receive = reading.receive();
+        this.transmit = reading.frequency(Field.TX_MHZ);
+        this.mode = reading.mode();
+        this.emission = reading.emission(mode);
+        this.power = reading.power();
+        this.sends = reading.tone(Field.TX_TONE);
+        this.opensOn = reading.tone(Field.RX_TONE);
+        this.timeout = reading.timeout();
+        this.use = reading.use(receive, transmit);
+        this.misreads = reading.found;
+        this.occupied = transmit.isPresent() && emission.isPresent()
+                ? span(transmit.get(), emission.get(), mode)
+                : Optional.empty();
     }
 
-    private String trimmed(Field field) {
-      return text(field).trim();
+    private static Optional<Span> span(Frequency dial, Emission emission, Optional<Mode> mode) {
+        Span around = emission.aroundDial(mode.isPresent() && mode.get() == Mode.LSB);
+        return around.low() + dial.hertz() < 1 ? Optional.empty() : Optional.of(around.shifted(dial.hertz()));
     }
 
-    Optional<Frequency> receive() {
-      if (trimmed(Field.RX_MHZ).isEmpty()) {
-        misread(Field.RX_MHZ, A_FREQUENCY);
-        return Optional.empty();
-      }
-      return frequency(Field.RX_MHZ);
+    /** An entry with these texts and the texts of the list's further columns; a missing field is empty. */
+    public static Channel of(Map<Field, String> fields, List<String> extras) {
+        String[] texts = new String[Field.values().length];
+        Arrays.fill(texts, "");
+        fields.forEach((field, text) -> texts[field.ordinal()] = text);
+        return new Channel(texts, List.copyOf(extras));
     }
 
-    Optional<Frequency> frequency(Field field) {
-      String text = trimmed(field);
-      if (text.isEmpty()) {
-        return Optional.empty();
-      }
-      Optional<Frequency> read = Frequency.ofMegahertz(text);
-      if (read.isEmpty()) {
-        misread(field, A_FREQUENCY);
-      }
-      return read;
+    /** An entry with these texts and no further columns. */
+    public static Channel of(Map<Field, String> fields) {
+        return of(fields, List.of());
     }
 
-    Optional<Mode> mode() {
-      String text = trimmed(Field.MODE);
-      if (text.isEmpty()) {
-        if (trimmed(Field.EMISSION).isEmpty() && !trimmed(Field.TX_MHZ).isEmpty()) {
-          misread(Field.MODE, "a mode (" + modes() + ") or a designator, because the entry transmits");
+    /**
+     * An entry from one text for each of {@link Field#values()}, in that order; the array is taken over.
+     *
+     * @throws IllegalArgumentException when there are not as many
+     */
+    public static Channel ofTexts(String[] texts, List<String> extras) {
+        if (texts.length != Field.values().length) {
+            throw new IllegalArgumentException("One text for each field");
         }
-        return Optional.empty();
-      }
-      Optional<Mode> read = Mode.parse(text);
-      if (read.isEmpty()) {
-        misread(Field.MODE, "one of " + modes());
-      }
-      return read;
+        return new Channel(texts, extras);
     }
 
-    private String modes() {
-      return String.join(", ", Arrays.stream(Mode.values()).map(Mode::name).toList());
+    /** A copy in which the given fields have new texts. */
+    public Channel with(Map<Field, String> changes) {
+        String[] copy = texts.clone();
+        changes.forEach((field, text) -> copy[field.ordinal()] = text);
+        return new Channel(copy, extras);
     }
 
-    Optional<Emission> emission(Optional<Mode> mode) {
-      String text = trimmed(Field.EMISSION);
-      if (text.isEmpty()) {
-        return mode.map(Mode::emission);
-      }
-      Optional<Emission> read = Emission.parse(text.toUpperCase(Locale.ROOT));
-      if (read.isEmpty()) {
-        misread(Field.EMISSION, "a designator such as 16K0F3E: three digits with a letter at the point, then three to"
-            + " five symbols");
-      }
-      return read;
+    /** The text of a field as typed; empty when it is not given. */
+    public String text(Field field) {
+        return texts[field.ordinal()];
     }
 
-    Optional<Watts> power() {
-      String text = trimmed(Field.POWER_W);
-      if (text.isEmpty()) {
-        return Optional.empty();
-      }
-      Optional<Watts> read = Watts.parse(text);
-      if (read.isEmpty()) {
-        misread(Field.POWER_W, "a power in watts above 0, such as 5 or 0.5");
-      }
-      return read;
+    /** All texts by field. */
+    public Map<Field, String> texts() {
+        Map<Field, String> map = new EnumMap<>(Field.class);
+        for (Field field : Field.values()) {
+            map.put(field, text(field));
+        }
+        return map;
     }
 
-    Optional<Tone> tone(Field field) {
-      String text = trimmed(field);
-      if (text.isEmpty()) {
-        return Optional.empty();
-      }
-      Optional<Tone> read = Tone.parse(text);
-      boolean burstHeard = field == Field.RX_TONE && read.isPresent() && read.get() instanceof Tone.Burst;
-      if (read.isEmpty() || burstHeard) {
-        misread(field, field == Field.RX_TONE ? A_TONE : A_TONE + ", or B1750 (burst)");
-        return Optional.empty();
-      }
-      return read;
+    /** The texts of the list's further columns, in the list's order; may be fewer than there are columns. */
+    public List<String> extras() {
+        return extras;
     }
 
-    OptionalInt timeout() {
-      String text = trimmed(Field.TIMEOUT_S);
-      if (text.isEmpty()) {
-        return OptionalInt.empty();
-      }
-      boolean whole = text.length() <= LONGEST_TIMEOUT_DIGITS && text.chars().allMatch(c -> c >= '0' && c <= '9');
-      if (!whole) {
-        misread(Field.TIMEOUT_S, "whole seconds, 0 for off");
-        return OptionalInt.empty();
-      }
-      return OptionalInt.of(Integer.parseInt(text));
+    /** The fields that could not be read. */
+    public List<Misread> misreads() {
+        return misreads;
     }
 
-    Use use(Optional<Frequency> receive, Optional<Frequency> transmit) {
-      String text = trimmed(Field.USE);
-      Use named = Use.parse(text).orElse(null);
-      if (named == null && !text.isEmpty()) {
-        misread(Field.USE, "one of " + String.join(", ", Use.words()));
-      }
-      if (transmit.isEmpty()) {
-        return Use.LISTEN;
-      }
-      if (named == null || named == Use.LISTEN) { // what can transmit is judged as what it would do
-        return transmit.equals(receive) ? Use.DIRECT : Use.REPEATER;
-      }
-      return named;
+    public String number() {
+        return text(Field.NUMBER);
     }
-  }
+
+    public String name() {
+        return text(Field.NAME);
+    }
+
+    /** Where it listens. */
+    public Optional<Frequency> receive() {
+        return receive;
+    }
+
+    /** Where it talks; empty for a listening entry. */
+    public Optional<Frequency> transmit() {
+        return transmit;
+    }
+
+    /** The mode named, when one is. */
+    public Optional<Mode> mode() {
+        return mode;
+    }
+
+    /** The designator given, else the one that the mode stands for. */
+    public Optional<Emission> emission() {
+        return emission;
+    }
+
+    /** Whether the emission comes from the mode and not from a designator in the list. */
+    public boolean emissionFromMode() {
+        return text(Field.EMISSION).isEmpty() && mode.isPresent();
+    }
+
+    /** Transmitter output (PEP for single sideband, carrier for AM); empty when unknown. */
+    public Optional<Watts> power() {
+        return power;
+    }
+
+    /** The tone it sends. */
+    public Optional<Tone> sends() {
+        return sends;
+    }
+
+    /** The tone its receiver opens on. */
+    public Optional<Tone> opensOn() {
+        return opensOn;
+    }
+
+    /** Time-out in seconds, 0 when off, empty when unknown. */
+    public OptionalInt timeout() {
+        return timeout;
+    }
+
+    /** What it is for, as named, else as the frequencies tell. */
+    public Use use() {
+        return use;
+    }
+
+    /** The service it is meant for: a hint, in lower case, or empty. */
+    public String serviceHint() {
+        return text(Field.SERVICE).toLowerCase(Locale.ROOT);
+    }
+
+    /** Whether it talks and hears on two different frequencies. */
+    public boolean isPair() {
+        return transmit.isPresent() && receive.isPresent() && !transmit.equals(receive);
+    }
+
+    /** What the transmitted signal fills; empty when it does not transmit or the emission is unknown. */
+    public Optional<Span> occupied() {
+        return occupied;
+    }
+
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof Channel that && Arrays.equals(texts, that.texts) && extras.equals(that.extras);
+    }
+
+    @Override
+    public int hashCode() {
+        return Arrays.hashCode(texts);
+    }
+
+    @Override
+    public String toString() {
+        return String.join(",", texts);
+    }
+
+    /** Turns texts into values once, and notes what cannot be read. */
+    private final class Reading {
+        private List<Misread> found = List.of();
+
+        private void misread(Field field, String expected) {
+            if (found.isEmpty()) {
+                found = new ArrayList<>(2);
+            }
+            found.add(new Misread(field, text(field), expected));
+        }
+
+        private String trimmed(Field field) {
+            return text(field).trim();
+        }
+
+        Optional<Frequency> receive() {
+            if (trimmed(Field.RX_MHZ).isEmpty()) {
+                misread(Field.RX_MHZ, A_FREQUENCY);
+                return Optional.empty();
+            }
+            return frequency(Field.RX_MHZ);
+        }
+
+        Optional<Frequency> frequency(Field field) {
+            String text = trimmed(field);
+            if (text.isEmpty()) {
+                return Optional.empty();
+            }
+            Optional<Frequency> read = Frequency.ofMegahertz(text);
+            if (read.isEmpty()) {
+                misread(field, A_FREQUENCY);
+            }
+            return read;
+        }
+
+        Optional<Mode> mode() {
+            String text = trimmed(Field.MODE);
+            if (text.isEmpty()) {
+                if (trimmed(Field.EMISSION).isEmpty() && !trimmed(Field.TX_MHZ).isEmpty()) {
+                    misread(Field.MODE, "a mode (" + modes() + ") or a designator, because the entry transmits");
+                }
+                return Optional.empty();
+            }
+            Optional<Mode> read = Mode.parse(text);
+            if (read.isEmpty()) {
+                misread(Field.MODE, "one of " + modes());
+            }
+            return read;
+        }
+
+        private String modes() {
+            return String.join(
+                    ", ", Arrays.stream(Mode.values()).map(Mode::name).toList());
+        }
+
+        Optional<Emission> emission(Optional<Mode> mode) {
+            String text = trimmed(Field.EMISSION);
+            if (text.isEmpty()) {
+                return mode.map(Mode::emission);
+            }
+            Optional<Emission> read = Emission.parse(text.toUpperCase(Locale.ROOT));
+            if (read.isEmpty()) {
+                misread(
+                        Field.EMISSION,
+                        "a designator such as 16K0F3E: three digits with a letter at the point, then three to"
+                                + " five symbols");
+            }
+            return read;
+        }
+
+        Optional<Watts> power() {
+            String text = trimmed(Field.POWER_W);
+            if (text.isEmpty()) {
+                return Optional.empty();
+            }
+            Optional<Watts> read = Watts.parse(text);
+            if (read.isEmpty()) {
+                misread(Field.POWER_W, "a power in watts above 0, such as 5 or 0.5");
+            }
+            return read;
+        }
+
+        Optional<Tone> tone(Field field) {
+            String text = trimmed(field);
+            if (text.isEmpty()) {
+                return Optional.empty();
+            }
+            Optional<Tone> read = Tone.parse(text);
+            boolean burstHeard = field == Field.RX_TONE && read.isPresent() && read.get() instanceof Tone.Burst;
+            if (read.isEmpty() || burstHeard) {
+                misread(field, field == Field.RX_TONE ? A_TONE : A_TONE + ", or B1750 (burst)");
+                return Optional.empty();
+            }
+            return read;
+        }
+
+        OptionalInt timeout() {
+            String text = trimmed(Field.TIMEOUT_S);
+            if (text.isEmpty()) {
+                return OptionalInt.empty();
+            }
+            boolean whole =
+                    text.length() <= LONGEST_TIMEOUT_DIGITS && text.chars().allMatch(c -> c >= '0' && c <= '9');
+            if (!whole) {
+                misread(Field.TIMEOUT_S, "whole seconds, 0 for off");
+                return OptionalInt.empty();
+            }
+            return OptionalInt.of(Integer.parseInt(text));
+        }
+
+        Use use(Optional<Frequency> receive, Optional<Frequency> transmit) {
+            String text = trimmed(Field.USE);
+            Use named = Use.parse(text).orElse(null);
+            if (named == null && !text.isEmpty()) {
+                misread(Field.USE, "one of " + String.join(", ", Use.words()));
+            }
+            if (transmit.isEmpty()) {
+                return Use.LISTEN;
+            }
+            if (named == null || named == Use.LISTEN) { // what can transmit is judged as what it would do
+                return transmit.equals(receive) ? Use.DIRECT : Use.REPEATER;
+            }
+            return named;
+        }
+    }
 }

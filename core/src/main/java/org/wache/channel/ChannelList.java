@@ -12,15 +12,15 @@ import java.util.List;
  */
 public record ChannelList(String name, List<String> extraColumns, List<Channel> channels) {
 
-  public ChannelList {
-    extraColumns = List.copyOf(extraColumns);
-    channels = List.copyOf(channels);
-  }
+    public ChannelList {
+        extraColumns = List.copyOf(extraColumns);
+        channels = List.copyOf(channels);
+    }
 
-  /** A copy with one entry replaced; positions count from 0. */
-  public ChannelList with(int position, Channel channel) {
-    List<Channel> copy = new ArrayList<>(channels);
-    copy.set(position, channel);
-    return new ChannelList(name, extraColumns, copy);
-  }
+    /** A copy with one entry replaced; positions count from 0. */
+    public ChannelList with(int position, Channel channel) {
+        List<Channel> copy = new ArrayList<>(channels);
+        copy.set(position, channel);
+        return new ChannelList(name, extraColumns, copy);
+    }
 }

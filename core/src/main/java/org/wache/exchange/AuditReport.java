@@ -17,87 +17,94 @@ import tools.jackson.databind.node.ObjectNode;
 /** The result of an audit as JSON of the format {@code wache-audit/1}. */
 public final class AuditReport {
 
-  private AuditReport() {}
+    private AuditReport() {}
 
-  /** Writes the whole result, cures proved. */
-  public static String write(Audit audit) {
-    ObjectNode root = JsonText.MAPPER.createObjectNode();
-    AuditContext context = audit.auditor().context();
-    root.put("format", "wache-audit/1");
-    root.putObject("rulebook").put("id", context.edition().rulebook()).put("edition", context.edition().dates().id());
-    root.put("on", context.on().toString());
-    ArrayNode assumptions = root.putArray("assumptions");
-    Assumptions.of(audit).forEach(assumptions::add);
-    Map<Verdict, Integer> counts = audit.counts();
-    root.putObject("summary").put("channels", audit.entries().size())
-        .put("hold", counts.get(Verdict.HOLD)).put("query", counts.get(Verdict.QUERY))
-        .put("listen", counts.get(Verdict.LISTEN)).put("clear", counts.get(Verdict.CLEAR));
-    ArrayNode channels = root.putArray("channels");
-    for (int i = 0; i < audit.entries().size(); i++) {
-      channel(channels.addObject(), audit, i);
+    /** Writes the whole result, cures proved. */
+    public static String write(Audit audit) {
+        ObjectNode root = JsonText.MAPPER.createObjectNode();
+        AuditContext context = audit.auditor().context();
+        root.put("format", "wache-audit/1");
+        root.putObject("rulebook")
+                .put("id", context.edition().rulebook())
+                .put("edition", context.edition().dates().id());
+        root.put("on", context.on().toString());
+        ArrayNode assumptions = root.putArray("assumptions");
+        Assumptions.of(audit).forEach(assumptions::add);
+        Map<Verdict, Integer> counts = audit.counts();
+        root.putObject("summary")
+                .put("channels", audit.entries().size())
+                .put("hold", counts.get(Verdict.HOLD))
+                .put("query", counts.get(Verdict.QUERY))
+                .put("listen", counts.get(Verdict.LISTEN))
+                .put("clear", counts.get(Verdict.CLEAR));
+        ArrayNode channels = root.putArray("channels");
+        for (int i = 0; i < audit.entries().size(); i++) {
+            channel(channels.addObject(), audit, i);
+        }
+        return JsonText.MAPPER.writerWithDefaultPrettyPrinter().writeValueAsString(root) + "\n";
     }
-    return JsonText.MAPPER.writerWithDefaultPrettyPrinter().writeValueAsString(root) + "\n";
-  }
 
-  private static void channel(ObjectNode node, Audit audit, int position) {
-    EntryAudit entry = audit.entry(position);
-    Channel channel = entry.channel();
-    node.put("number", channel.number()).put("name", channel.name());
-    node.put("rxHz", channel.receive().map(f -> f.hertz()).orElse(null));
-    node.put("txHz", channel.transmit().map(f -> f.hertz()).orElse(null));
-    node.put("emission", channel.emission().map(Object::toString).orElse(null));
-    if (channel.occupied().isPresent()) {
-      node.putObject("occupied").put("lowHz", channel.occupied().get().low())
-          .put("highHz", channel.occupied().get().high());
-    } else {
-      node.putNull("occupied");
+    private static void channel(ObjectNode node, Audit audit, int position) {
+        EntryAudit entry = audit.entry(position);
+        Channel channel = entry.channel();
+        node.put("number", channel.number()).put("name", channel.name());
+        node.put("rxHz", channel.receive().map(f -> f.hertz()).orElse(null));
+        node.put("txHz", channel.transmit().map(f -> f.hertz()).orElse(null));
+        node.put("emission", channel.emission().map(Object::toString).orElse(null));
+        if (channel.occupied().isPresent()) {
+            node.putObject("occupied")
+                    .put("lowHz", channel.occupied().get().low())
+                    .put("highHz", channel.occupied().get().high());
+        } else {
+            node.putNull("occupied");
+        }
+        node.put("verdict", entry.verdict().text());
+        ArrayNode holders = node.putArray("holders");
+        for (int h = 0; h < audit.auditor().context().holders().size(); h++) {
+            ObjectNode holder = holders.addObject()
+                    .put("name", audit.auditor().context().holders().get(h).name())
+                    .put("verdict", audit.judgement(position, h).verdict().text());
+            authority(holder, audit.authority(position, h));
+        }
+        ArrayNode findings = node.putArray("findings");
+        Remedies remedies = new Remedies(audit, position);
+        Told.of(audit.auditor(), entry).forEach(told -> finding(findings.addObject(), told, remedies));
     }
-    node.put("verdict", entry.verdict().text());
-    ArrayNode holders = node.putArray("holders");
-    for (int h = 0; h < audit.auditor().context().holders().size(); h++) {
-      ObjectNode holder = holders.addObject().put("name", audit.auditor().context().holders().get(h).name())
-          .put("verdict", audit.judgement(position, h).verdict().text());
-      authority(holder, audit.authority(position, h));
-    }
-    ArrayNode findings = node.putArray("findings");
-    Remedies remedies = new Remedies(audit, position);
-    Told.of(audit.auditor(), entry).forEach(told -> finding(findings.addObject(), told, remedies));
-  }
 
-  private static void authority(ObjectNode holder, Optional<Authority> authority) {
-    if (authority.isEmpty()) {
-      holder.putNull("authority");
-      return;
+    private static void authority(ObjectNode holder, Optional<Authority> authority) {
+        if (authority.isEmpty()) {
+            holder.putNull("authority");
+            return;
+        }
+        Authority by = authority.get();
+        ObjectNode node = holder.putObject("authority").put("service", by.service());
+        by.licenceClass().ifPresent(name -> node.put("class", name));
+        node.put("segment", by.segment());
+        by.callSign().ifPresent(call -> node.put("callSign", call));
+        node.put("source", by.source());
     }
-    Authority by = authority.get();
-    ObjectNode node = holder.putObject("authority").put("service", by.service());
-    by.licenceClass().ifPresent(name -> node.put("class", name));
-    node.put("segment", by.segment());
-    by.callSign().ifPresent(call -> node.put("callSign", call));
-    node.put("source", by.source());
-  }
 
-  private static void finding(ObjectNode node, Told told, Remedies remedies) {
-    node.put("rule", told.finding().slug().text());
-    node.put("severity", told.finding().holds() ? "hold" : "query");
-    ArrayNode holders = node.putArray("holders");
-    told.holders().forEach(holders::add);
-    node.put("radio", told.finding().radio().orElse(null));
-    node.put("service", told.finding().service().orElse(null));
-    node.put("message", told.finding().message());
-    node.put("working", told.finding().working().text());
-    node.put("source", told.finding().source());
-    ArrayNode cures = node.putArray("remedies");
-    for (ProvedRemedy remedy : remedies.of(told.finding())) {
-      ObjectNode cure = cures.addObject().put("label", remedy.change().label());
-      ObjectNode changes = cure.putObject("changes");
-      remedy.change().fields().forEach((field, text) -> changes.put(field.key(), text));
-      cure.put("verdictAfter", remedy.verdictAfter().text());
-      if (!remedy.stillHeld().isEmpty()) {
-        remedy.stillHeld().forEach(cure.putArray("stillHeld")::add);
-      }
+    private static void finding(ObjectNode node, Told told, Remedies remedies) {
+        node.put("rule", told.finding().slug().text());
+        node.put("severity", told.finding().holds() ? "hold" : "query");
+        ArrayNode holders = node.putArray("holders");
+        told.holders().forEach(holders::add);
+        node.put("radio", told.finding().radio().orElse(null));
+        node.put("service", told.finding().service().orElse(null));
+        node.put("message", told.finding().message());
+        node.put("working", told.finding().working().text());
+        node.put("source", told.finding().source());
+        ArrayNode cures = node.putArray("remedies");
+        for (ProvedRemedy remedy : remedies.of(told.finding())) {
+            ObjectNode cure = cures.addObject().put("label", remedy.change().label());
+            ObjectNode changes = cure.putObject("changes");
+            remedy.change().fields().forEach((field, text) -> changes.put(field.key(), text));
+            cure.put("verdictAfter", remedy.verdictAfter().text());
+            if (!remedy.stillHeld().isEmpty()) {
+                remedy.stillHeld().forEach(cure.putArray("stillHeld")::add);
+            }
+        }
+        ArrayNode advice = node.putArray("advice");
+        told.finding().advice().forEach(advice::add);
     }
-    ArrayNode advice = node.putArray("advice");
-    told.finding().advice().forEach(advice::add);
-  }
 }

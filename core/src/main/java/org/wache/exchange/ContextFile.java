@@ -31,30 +31,53 @@ import org.wache.signal.Decibels;
  * @param unitsInUse how many radios carry the list
  * @param neighbours who is known to be near
  */
-public record ContextFile(Optional<String> rulebook, Optional<LocalDate> on, List<Holder> holders,
-    Optional<Area> site, Antenna antenna, HouseRules houseRules, List<Radio> radios, List<PlanRow> overlay,
-    OptionalInt unitsInUse, List<Neighbour> neighbours) {
+public record ContextFile(
+        Optional<String> rulebook,
+        Optional<LocalDate> on,
+        List<Holder> holders,
+        Optional<Area> site,
+        Antenna antenna,
+        HouseRules houseRules,
+        List<Radio> radios,
+        List<PlanRow> overlay,
+        OptionalInt unitsInUse,
+        List<Neighbour> neighbours) {
 
-  /** Nothing said. */
-  public static final ContextFile EMPTY = new ContextFile(Optional.empty(), Optional.empty(), List.of(),
-      Optional.empty(), Antenna.ASSUMED, HouseRules.NONE, List.of(), List.of(), OptionalInt.empty(), List.of());
+    /** Nothing said. */
+    public static final ContextFile EMPTY = new ContextFile(
+            Optional.empty(),
+            Optional.empty(),
+            List.of(),
+            Optional.empty(),
+            Antenna.ASSUMED,
+            HouseRules.NONE,
+            List.of(),
+            List.of(),
+            OptionalInt.empty(),
+            List.of());
 
-  /**
-   * Reads a context file.
-   *
-   * @throws FileProblem when it is not one
-   */
-  public static ContextFile read(byte[] bytes) {
-    return new ContextReader(JsonText.read(bytes)).read();
-  }
+    /**
+     * Reads a context file.
+     *
+     * @throws FileProblem when it is not one
+     */
+    public static ContextFile read(byte[] bytes) {
+        return new ContextReader(JsonText.read(bytes)).read();
+    }
 
-  /** All that it says, for these holders, under an edition on a day. */
-  public AuditContext under(Edition edition, LocalDate day, List<Holder> carriers) {
-    Edition planned = edition.withPlan(edition.plan().overlaid(overlay));
-    return AuditContext.of(planned, day, carriers).with(antenna).with(houseRules).withUnits(unitsInUse).forRadios(radios).at(site).beside(new Neighbours(neighbours));
-  }
+    /** All that it says, for these holders, under an edition on a day. */
+    public AuditContext under(Edition edition, LocalDate day, List<Holder> carriers) {
+        Edition planned = edition.withPlan(edition.plan().overlaid(overlay));
+        return AuditContext.of(planned, day, carriers)
+                .with(antenna)
+                .with(houseRules)
+                .withUnits(unitsInUse)
+                .forRadios(radios)
+                .at(site)
+                .beside(new Neighbours(neighbours));
+    }
 
-  static Antenna antenna(double gainDbd, double feedLossDb) {
-    return new Antenna(new Decibels(gainDbd), new Decibels(feedLossDb), true, OptionalDouble.empty());
-  }
+    static Antenna antenna(double gainDbd, double feedLossDb) {
+        return new Antenna(new Decibels(gainDbd), new Decibels(feedLossDb), true, OptionalDouble.empty());
+    }
 }

@@ -6,24 +6,24 @@ package org.wache.exchange;
  */
 public final class Formula {
 
-  private static final String STARTS = "=+-@\t\r";
+    private static final String STARTS = "=+-@\t\r";
 
-  private Formula() {}
+    private Formula() {}
 
-  /** The text as a spreadsheet shows it and does not run it. */
-  public static String harmless(String text) {
-    return dangerous(text) ? "'" + text : text;
-  }
-
-  static String restored(String text) {
-    return text.startsWith("'") && dangerous(text) ? text.substring(1) : text;
-  }
-
-  private static boolean dangerous(String text) {
-    int i = 0;
-    while (i < text.length() && text.charAt(i) == '\'') {
-      i++;
+    /** The text as a spreadsheet shows it and does not run it. */
+    public static String harmless(String text) {
+        return dangerous(text) ? "'" + text : text;
     }
-    return i < text.length() && STARTS.indexOf(text.charAt(i)) >= 0;
-  }
+
+    static String restored(String text) {
+        return text.startsWith("'") && dangerous(text) ? text.substring(1) : text;
+    }
+
+    private static boolean dangerous(String text) {
+        int i = 0;
+        while (i < text.length() && text.charAt(i) == '\'') {
+            i++;
+        }
+        return i < text.length() && STARTS.indexOf(text.charAt(i)) >= 0;
+    }
 }

@@ -10,195 +10,288 @@ import org.wache.signal.Tone;
 /** Watches a learner at a hand-held and says what went wrong and why, until the memory holds the right entry. */
 public final class Coach {
 
-  private static final String TALKS = "It talks";
+    private static final String TALKS = "It talks";
 
-  private final Handset handset;
-  private final Keypad keypad;
-  private final Goal goal;
-  private final String name;
+    private final Handset handset;
+    private final Keypad keypad;
+    private final Goal goal;
+    private final String name;
 
-  /**
-   * What the coach says.
-   *
-   * @param weight good, wrong or note
-   * @param text what happened
-   * @param cure what to do now; empty when nothing
-   */
-  public record Said(Said.Weight weight, String text, String cure) {
-    /** How it is meant. */
-    public enum Weight { GOOD, WRONG, NOTE }
-  }
-
-  /**
-   * Where the learner stands.
-   *
-   * @param screen what can be read
-   * @param said what the coach says of the last press
-   * @param missing what the memory still lacks, worst first; empty when it holds the right entry
-   * @param right whether the memory holds the right entry
-   * @param done whether it does, and the radio is back in memory mode on it
-   */
-  public record Standing(Screen screen, List<Said> said, List<String> missing, boolean right, boolean done) {}
-
-  /** Watches from the first press on. */
-  public Coach(Handset handset, Keypad keypad, Goal goal, String model) {
-    this.handset = handset;
-    this.keypad = keypad;
-    this.goal = goal;
-    this.name = model;
-  }
-
-  /** One press, and what is to be said of it. */
-  public Standing press(String key) {
-    handset.press(key);
-    List<Said> said = new ArrayList<>();
-    handset.events().forEach(event -> said(event).ifPresent(said::add));
-    return standing(said);
-  }
-
-  /** Where the learner stands before the first press. */
-  public Standing start() {
-    return standing(List.of());
-  }
-
-  private Standing standing(List<Said> said) {
-    List<String> missing = missing();
-    boolean right = missing.isEmpty();
-    boolean done = right && handset.inMemoryMode() && handset.chosen() == goal.memory();
-    List<Said> all = new ArrayList<>(said);
-    if (right && !done && said.stream().anyMatch(each -> each.weight() == Said.Weight.GOOD)) {
-      all.add(new Said(Said.Weight.GOOD, "Memory " + goal.memory() + " holds the right entry.", "Go back to memory mode with " + keypad.keys().direct()
-          + ", choose memory " + String.format("%03d", goal.memory()) + " and look at it."));
+    /**
+     * What the coach says.
+     *
+     * @param weight good, wrong or note
+     * @param text what happened
+     * @param cure what to do now; empty when nothing
+     */
+    public record Said(Said.Weight weight, String text, String cure) {
+        /** How it is meant. */
+        public enum Weight {
+            GOOD,
+            WRONG,
+            NOTE
+        }
     }
-    return new Standing(handset.screen(), all, missing, right, done);
-  }
 
-  private Optional<Said> said(Event event) {
-    String at = String.format("%03d", event.number());
-    return switch (event.what()) {
-      case CHOSE_MEMORY -> event.number() == goal.memory() && missing().isEmpty() ? good("This is it.")
-          : note("The radio is in memory mode: the digits chose memory " + at + ".", "To type a frequency go to direct frequencies first: "
-              + keypad.keys().direct() + ".");
-      case NO_MEMORY -> wrong("The radio is in memory mode, and memory " + at + " is empty.", "To type a frequency go to direct frequencies first: "
-          + keypad.keys().direct() + ".");
-      case TYPED -> typed();
-      case ROUNDED -> wrong("The radio rounded the frequency to " + handset.shown().receive().megahertz() + ": its step is "
-          + Frequency.kilohertz(handset.shown().step()) + " kHz.", "Set a step that divides the frequency, then type it again.");
-      case OUTSIDE -> wrong("The radio does not go there.", "Type the frequency with all of its " + keypad.digits() + " digits.");
-      case DROPPED -> event.number() >= 3 && !handset.inMemoryMode() ? wrong("Only " + event.number() + " of " + keypad.digits()
-          + " digits were typed, so the radio dropped them.", "Type all " + keypad.digits() + " digits: zeros at the end count.") : Optional.empty();
-      case OPENED -> Optional.empty();
-      case NO_SETTING -> wrong("There is no setting " + event.number() + ".", "The settings of the " + name + " are on its paper.");
-      case KEPT -> kept();
-      case LEFT -> wrong("You left without keeping the value.", "Open the setting again, choose, and press " + keypad.keys().keep() + ".");
-      case KEPT_FOR_NOW -> wrong("In memory mode a setting does not go into the memory.", "Go to direct frequencies first: " + keypad.keys().direct() + ".");
-      case NO_VALUE -> wrong("That is no value here.", "Memories have three digits, continuous tones four (100.0 is 1000), codes three and "
-          + keypad.keys().keep() + ".");
-      case CLEARED -> event.number() == goal.memory() ? good("Memory " + at + " is empty.")
-          : wrong("You cleared memory " + at + ", and the entry goes into memory " + goal.memory() + ".", "Clear memory " + goal.memory() + " too.");
-      case STORED, STORED_OVER -> stored(event.number());
-      case STORED_TRANSMIT -> storedTransmit(event.number());
-      case NOT_STORED -> wrong("In memory mode the radio stores nothing.", "Go to direct frequencies first: " + keypad.keys().direct() + ".");
-      case STORED_OTHER -> wrong("The radio stored the lower display" + (handset.watching() ? ", because the second watch is on." : "."),
-          handset.watching() ? "Switch the second watch off and mark the upper display; then clear the memory and store again."
-              : "Mark the upper display with " + keypad.keys().side() + "; then clear the memory and store again.");
-      case NOTHING -> Optional.empty();
-    };
-  }
+    /**
+     * Where the learner stands.
+     *
+     * @param screen what can be read
+     * @param said what the coach says of the last press
+     * @param missing what the memory still lacks, worst first; empty when it holds the right entry
+     * @param right whether the memory holds the right entry
+     * @param done whether it does, and the radio is back in memory mode on it
+     */
+    public record Standing(Screen screen, List<Said> said, List<String> missing, boolean right, boolean done) {}
 
-  private static Optional<Said> good(String text) {
-    return Optional.of(new Said(Said.Weight.GOOD, text, ""));
-  }
+    /** Watches from the first press on. */
+    public Coach(Handset handset, Keypad keypad, Goal goal, String model) {
+        this.handset = handset;
+        this.keypad = keypad;
+        this.goal = goal;
+        this.name = model;
+    }
 
-  private static Optional<Said> wrong(String text, String cure) {
-    return Optional.of(new Said(Said.Weight.WRONG, text, cure));
-  }
+    /** One press, and what is to be said of it. */
+    public Standing press(String key) {
+        handset.press(key);
+        List<Said> said = new ArrayList<>();
+        handset.events().forEach(event -> said(event).ifPresent(said::add));
+        return standing(said);
+    }
 
-  private static Optional<Said> note(String text, String cure) {
-    return Optional.of(new Said(Said.Weight.NOTE, text, cure));
-  }
+    /** Where the learner stands before the first press. */
+    public Standing start() {
+        return standing(List.of());
+    }
 
-  private Optional<Said> typed() {
-    Frequency now = handset.shown().receive();
-    if (!handset.storesHere()) {
-      return wrong("You typed into the lower display, and only the upper one stores.", "Mark the upper display with " + keypad.keys().side()
-          + " and type it again.");
+    private Standing standing(List<Said> said) {
+        List<String> missing = missing();
+        boolean right = missing.isEmpty();
+        boolean done = right && handset.inMemoryMode() && handset.chosen() == goal.memory();
+        List<Said> all = new ArrayList<>(said);
+        if (right && !done && said.stream().anyMatch(each -> each.weight() == Said.Weight.GOOD)) {
+            all.add(new Said(
+                    Said.Weight.GOOD,
+                    "Memory " + goal.memory() + " holds the right entry.",
+                    "Go back to memory mode with " + keypad.keys().direct() + ", choose memory "
+                            + String.format("%03d", goal.memory()) + " and look at it."));
+        }
+        return new Standing(handset.screen(), all, missing, right, done);
     }
-    boolean first = handset.memory(goal.memory()).filter(each -> each.receive().equals(goal.receive())).isEmpty();
-    if (now.equals(goal.receive())) {
-      return good("This is where the entry hears.");
-    }
-    if (now.equals(goal.talksOn())) {
-      return keypad.method() == Keypad.Method.SHIFT
-          ? wrong("This is where the entry talks. The radio wants where it hears, and makes the other with the shift.", "Type " + goal.receive().megahertz() + ".")
-          : first ? wrong("This is where the entry talks. Where it hears is stored first.", "Type " + goal.receive().megahertz() + " first.")
-          : good("This is where the entry talks.");
-    }
-    return wrong(now.megahertz() + " is neither of the entry's frequencies.", "It hears " + goal.receive().megahertz()
-        + (goal.isPair() ? " and talks on " + goal.talksOn().megahertz() : "") + ".");
-  }
 
-  private Optional<Said> kept() {
-    return handset.storesHere() || keypad.setting(Keypad.Purpose.SECOND_WATCH).isEmpty() ? Optional.empty()
-        : note("The setting is on the lower display.", "Mark the upper display with " + keypad.keys().side() + " before you set anything.");
-  }
+    private Optional<Said> said(Event event) {
+        String at = String.format("%03d", event.number());
+        return switch (event.what()) {
+            case CHOSE_MEMORY ->
+                event.number() == goal.memory() && missing().isEmpty()
+                        ? good("This is it.")
+                        : note(
+                                "The radio is in memory mode: the digits chose memory " + at + ".",
+                                "To type a frequency go to direct frequencies first: "
+                                        + keypad.keys().direct() + ".");
+            case NO_MEMORY ->
+                wrong(
+                        "The radio is in memory mode, and memory " + at + " is empty.",
+                        "To type a frequency go to direct frequencies first: "
+                                + keypad.keys().direct() + ".");
+            case TYPED -> typed();
+            case ROUNDED ->
+                wrong(
+                        "The radio rounded the frequency to "
+                                + handset.shown().receive().megahertz() + ": its step is "
+                                + Frequency.kilohertz(handset.shown().step()) + " kHz.",
+                        "Set a step that divides the frequency, then type it again.");
+            case OUTSIDE ->
+                wrong(
+                        "The radio does not go there.",
+                        "Type the frequency with all of its " + keypad.digits() + " digits.");
+            case DROPPED ->
+                event.number() >= 3 && !handset.inMemoryMode()
+                        ? wrong(
+                                "Only " + event.number() + " of " + keypad.digits()
+                                        + " digits were typed, so the radio dropped them.",
+                                "Type all " + keypad.digits() + " digits: zeros at the end count.")
+                        : Optional.empty();
+            case OPENED -> Optional.empty();
+            case NO_SETTING ->
+                wrong(
+                        "There is no setting " + event.number() + ".",
+                        "The settings of the " + name + " are on its paper.");
+            case KEPT -> kept();
+            case LEFT ->
+                wrong(
+                        "You left without keeping the value.",
+                        "Open the setting again, choose, and press "
+                                + keypad.keys().keep() + ".");
+            case KEPT_FOR_NOW ->
+                wrong(
+                        "In memory mode a setting does not go into the memory.",
+                        "Go to direct frequencies first: " + keypad.keys().direct() + ".");
+            case NO_VALUE ->
+                wrong(
+                        "That is no value here.",
+                        "Memories have three digits, continuous tones four (100.0 is 1000), codes three and "
+                                + keypad.keys().keep() + ".");
+            case CLEARED ->
+                event.number() == goal.memory()
+                        ? good("Memory " + at + " is empty.")
+                        : wrong(
+                                "You cleared memory " + at + ", and the entry goes into memory " + goal.memory() + ".",
+                                "Clear memory " + goal.memory() + " too.");
+            case STORED, STORED_OVER -> stored(event.number());
+            case STORED_TRANSMIT -> storedTransmit(event.number());
+            case NOT_STORED ->
+                wrong(
+                        "In memory mode the radio stores nothing.",
+                        "Go to direct frequencies first: " + keypad.keys().direct() + ".");
+            case STORED_OTHER ->
+                wrong(
+                        "The radio stored the lower display"
+                                + (handset.watching() ? ", because the second watch is on." : "."),
+                        handset.watching()
+                                ? "Switch the second watch off and mark the upper display; then clear the memory and store again."
+                                : "Mark the upper display with " + keypad.keys().side()
+                                        + "; then clear the memory and store again.");
+            case NOTHING -> Optional.empty();
+        };
+    }
 
-  private Optional<Said> stored(int memory) {
-    if (memory != goal.memory()) {
-      return wrong("You stored into memory " + memory + "; the entry goes into memory " + goal.memory() + ".", "Store it into memory " + goal.memory() + ".");
+    private static Optional<Said> good(String text) {
+        return Optional.of(new Said(Said.Weight.GOOD, text, ""));
     }
-    List<String> missing = missing();
-    if (missing.isEmpty()) {
-      return good("Stored.");
-    }
-    boolean transmitComes = keypad.method() == Keypad.Method.TWO_FREQUENCIES && goal.isPair();
-    Optional<String> wrong = missing.stream().filter(each -> !transmitComes || !each.startsWith(TALKS)).findFirst();
-    return wrong.isEmpty() ? Optional.of(new Said(Said.Weight.GOOD, "Where it hears is stored, with its settings.", "Now type where it talks, "
-            + goal.talksOn().megahertz() + ", and store again into the same memory."))
-        : wrong("Stored, but not right: " + wrong.get(), "A memory takes the settings as they are when it is first stored. Set what is wrong, clear memory "
-            + goal.memory() + " and store again.");
-  }
 
-  private Optional<Said> storedTransmit(int memory) {
-    if (memory != goal.memory()) {
-      return wrong("Memory " + memory + " held something already: your frequency became where it talks, and that memory is spoilt.",
-          "Write down that memory " + memory + " has to be entered anew. The entry goes into memory " + goal.memory() + ".");
+    private static Optional<Said> wrong(String text, String cure) {
+        return Optional.of(new Said(Said.Weight.WRONG, text, cure));
     }
-    if (missing().isEmpty()) {
-      return good("Stored: it is complete.");
-    }
-    boolean old = handset.memory(memory).filter(each -> each.receive().equals(goal.receive())).isEmpty();
-    return old ? wrong("Memory " + memory + " was not empty: the radio took your frequency as where it talks, and kept hearing "
-            + handset.memory(memory).map(each -> each.receive().megahertz()).orElse("") + ".", "Clear memory " + memory + " first, then store where it hears.")
-        : wrong("Stored, but not right: " + missing().get(0), "Clear memory " + memory + " and begin again with where it hears.");
-  }
 
-  /** What the memory lacks, worst first. */
-  private List<String> missing() {
-    Optional<Typed> there = handset.memory(goal.memory());
-    if (there.isEmpty()) {
-      return List.of("Memory " + goal.memory() + " is empty.");
+    private static Optional<Said> note(String text, String cure) {
+        return Optional.of(new Said(Said.Weight.NOTE, text, cure));
     }
-    Typed now = there.get();
-    List<String> missing = new ArrayList<>();
-    if (!now.receive().equals(goal.receive())) {
-      missing.add("It hears " + now.receive().megahertz() + " instead of " + goal.receive().megahertz() + ".");
-    }
-    if (!now.transmit().equals(goal.talksOn())) {
-      missing.add(TALKS + " on " + now.transmit().megahertz() + " instead of " + goal.talksOn().megahertz() + ".");
-    }
-    if (now.narrow() != goal.narrow()) {
-      missing.add("It is " + (now.narrow() ? "narrow instead of wide." : "wide instead of narrow."));
-    }
-    goal.power().filter(level -> !level.equals(now.power())).ifPresent(level -> missing.add("Its power is " + now.power() + " instead of " + level + "."));
-    tone(missing, "It sends ", now.sends(), goal.sends());
-    tone(missing, "It opens on ", now.opensOn(), goal.opensOn());
-    return missing;
-  }
 
-  private static void tone(List<String> missing, String what, Optional<Tone> now, Optional<Tone> wanted) {
-    if (!now.equals(wanted)) {
-      missing.add(what + now.map(Tone::text).orElse("no tone") + " instead of " + wanted.map(Tone::text).orElse("none") + ".");
+    private Optional<Said> typed() {
+        Frequency now = handset.shown().receive();
+        if (!handset.storesHere()) {
+            return wrong(
+                    "You typed into the lower display, and only the upper one stores.",
+                    "Mark the upper display with " + keypad.keys().side() + " and type it again.");
+        }
+        boolean first = handset.memory(goal.memory())
+                .filter(each -> each.receive().equals(goal.receive()))
+                .isEmpty();
+        if (now.equals(goal.receive())) {
+            return good("This is where the entry hears.");
+        }
+        if (now.equals(goal.talksOn())) {
+            return keypad.method() == Keypad.Method.SHIFT
+                    ? wrong(
+                            "This is where the entry talks. The radio wants where it hears, and makes the other with the shift.",
+                            "Type " + goal.receive().megahertz() + ".")
+                    : first
+                            ? wrong(
+                                    "This is where the entry talks. Where it hears is stored first.",
+                                    "Type " + goal.receive().megahertz() + " first.")
+                            : good("This is where the entry talks.");
+        }
+        return wrong(
+                now.megahertz() + " is neither of the entry's frequencies.",
+                "It hears " + goal.receive().megahertz()
+                        + (goal.isPair() ? " and talks on " + goal.talksOn().megahertz() : "") + ".");
     }
-  }
+
+    private Optional<Said> kept() {
+        return handset.storesHere()
+                        || keypad.setting(Keypad.Purpose.SECOND_WATCH).isEmpty()
+                ? Optional.empty()
+                : note(
+                        "The setting is on the lower display.",
+                        "Mark the upper display with " + keypad.keys().side() + " before you set anything.");
+    }
+
+    private Optional<Said> stored(int memory) {
+        if (memory != goal.memory()) {
+            return wrong(
+                    "You stored into memory " + memory + "; the entry goes into memory " + goal.memory() + ".",
+                    "Store it into memory " + goal.memory() + ".");
+        }
+        List<String> missing = missing();
+        if (missing.isEmpty()) {
+            return good("Stored.");
+        }
+        boolean transmitComes = keypad.method() == Keypad.Method.TWO_FREQUENCIES && goal.isPair();
+        Optional<String> wrong = missing.stream()
+                .filter(each -> !transmitComes || !each.startsWith(TALKS))
+                .findFirst();
+        return wrong.isEmpty()
+                ? Optional.of(new Said(
+                        Said.Weight.GOOD,
+                        "Where it hears is stored, with its settings.",
+                        "Now type where it talks, " + goal.talksOn().megahertz()
+                                + ", and store again into the same memory."))
+                : wrong(
+                        "Stored, but not right: " + wrong.get(),
+                        "A memory takes the settings as they are when it is first stored. Set what is wrong, clear memory "
+                                + goal.memory() + " and store again.");
+    }
+
+    private Optional<Said> storedTransmit(int memory) {
+        if (memory != goal.memory()) {
+            return wrong(
+                    "Memory " + memory
+                            + " held something already: your frequency became where it talks, and that memory is spoilt.",
+                    "Write down that memory " + memory + " has to be entered anew. The entry goes into memory "
+                            + goal.memory() + ".");
+        }
+        if (missing().isEmpty()) {
+            return good("Stored: it is complete.");
+        }
+        boolean old = handset.memory(memory)
+                .filter(each -> each.receive().equals(goal.receive()))
+                .isEmpty();
+        return old
+                ? wrong(
+                        "Memory " + memory
+                                + " was not empty: the radio took your frequency as where it talks, and kept hearing "
+                                + handset.memory(memory)
+                                        .map(each -> each.receive().megahertz())
+                                        .orElse("") + ".",
+                        "Clear memory " + memory + " first, then store where it hears.")
+                : wrong(
+                        "Stored, but not right: " + missing().get(0),
+                        "Clear memory " + memory + " and begin again with where it hears.");
+    }
+
+    /** What the memory lacks, worst first. */
+    private List<String> missing() {
+        Optional<Typed> there = handset.memory(goal.memory());
+        if (there.isEmpty()) {
+            return List.of("Memory " + goal.memory() + " is empty.");
+        }
+        Typed now = there.get();
+        List<String> missing = new ArrayList<>();
+        if (!now.receive().equals(goal.receive())) {
+            missing.add("It hears " + now.receive().megahertz() + " instead of "
+                    + goal.receive().megahertz() + ".");
+        }
+        if (!now.transmit().equals(goal.talksOn())) {
+            missing.add(TALKS + " on " + now.transmit().megahertz() + " instead of "
+                    + goal.talksOn().megahertz() + ".");
+        }
+        if (now.narrow() != goal.narrow()) {
+            missing.add("It is " + (now.narrow() ? "narrow instead of wide." : "wide instead of narrow."));
+        }
+        goal.power()
+                .filter(level -> !level.equals(now.power()))
+                .ifPresent(level -> missing.add("Its power is " + now.power() + " instead of " + level + "."));
+        tone(missing, "It sends ", now.sends(), goal.sends());
+        tone(missing, "It opens on ", now.opensOn(), goal.opensOn());
+        return missing;
+    }
+
+    private static void tone(List<String> missing, String what, Optional<Tone> now, Optional<Tone> wanted) {
+        if (!now.equals(wanted)) {
+            missing.add(what + now.map(Tone::text).orElse("no tone") + " instead of "
+                    + wanted.map(Tone::text).orElse("none") + ".");
+        }
+    }
 }

@@ -21,29 +21,50 @@ import org.wache.signal.Tone;
  * @param sends the tone it sends
  * @param opensOn the tone it opens on
  */
-public record Goal(int memory, String name, Frequency receive, Optional<Frequency> transmit, boolean narrow, Optional<String> power,
-    Optional<Tone> sends, Optional<Tone> opensOn) {
+public record Goal(
+        int memory,
+        String name,
+        Frequency receive,
+        Optional<Frequency> transmit,
+        boolean narrow,
+        Optional<String> power,
+        Optional<Tone> sends,
+        Optional<Tone> opensOn) {
 
-  /** What a memory is to hold for an entry; empty when its receive frequency cannot be read. */
-  public static Optional<Goal> of(Channel channel, int memory, RadioModel model) {
-    boolean narrow = ModesNeeded.of(channel).contains(Mode.NFM);
-    return channel.receive().map(receive -> new Goal(memory, channel.name(), receive, channel.transmit(), narrow, power(channel, model),
-        channel.transmit().isPresent() ? channel.sends() : Optional.empty(), channel.opensOn()));
-  }
+    /** What a memory is to hold for an entry; empty when its receive frequency cannot be read. */
+    public static Optional<Goal> of(Channel channel, int memory, RadioModel model) {
+        boolean narrow = ModesNeeded.of(channel).contains(Mode.NFM);
+        return channel.receive()
+                .map(receive -> new Goal(
+                        memory,
+                        channel.name(),
+                        receive,
+                        channel.transmit(),
+                        narrow,
+                        power(channel, model),
+                        channel.transmit().isPresent() ? channel.sends() : Optional.empty(),
+                        channel.opensOn()));
+    }
 
-  private static Optional<String> power(Channel channel, RadioModel model) {
-    boolean settable = model.keypad().flatMap(keypad -> keypad.setting(Keypad.Purpose.POWER)).isPresent();
-    return settable ? channel.transmit().flatMap(model::powerAt).map(levels -> channel.power().map(levels::setFor).orElseGet(levels::least).name())
-        : Optional.empty();
-  }
+    private static Optional<String> power(Channel channel, RadioModel model) {
+        boolean settable = model.keypad()
+                .flatMap(keypad -> keypad.setting(Keypad.Purpose.POWER))
+                .isPresent();
+        return settable
+                ? channel.transmit().flatMap(model::powerAt).map(levels -> channel.power()
+                        .map(levels::setFor)
+                        .orElseGet(levels::least)
+                        .name())
+                : Optional.empty();
+    }
 
-  /** Whether it talks through a repeater. */
-  public boolean isPair() {
-    return transmit.isPresent() && !transmit.get().equals(receive);
-  }
+    /** Whether it talks through a repeater. */
+    public boolean isPair() {
+        return transmit.isPresent() && !transmit.get().equals(receive);
+    }
 
-  /** Where the memory talks once it is entered: a keypad cannot leave a memory without a transmit frequency. */
-  public Frequency talksOn() {
-    return transmit.orElse(receive);
-  }
+    /** Where the memory talks once it is entered: a keypad cannot leave a memory without a transmit frequency. */
+    public Frequency talksOn() {
+        return transmit.orElse(receive);
+    }
 }

@@ -18,5 +18,11 @@ import org.wache.signal.Watts;
  * @param area where; empty for nationwide
  * @param station the class of station, when the line says it
  */
-public record AuthorisationLine(Frequency frequency, Emission emission, Optional<Watts> output, Optional<Watts> erp,
-    OptionalInt units, Optional<Area> area, Optional<StationClass> station) {}
+public record AuthorisationLine(
+        Frequency frequency,
+        Emission emission,
+        Optional<Watts> output,
+        Optional<Watts> erp,
+        OptionalInt units,
+        Optional<Area> area,
+        Optional<StationClass> station) {}

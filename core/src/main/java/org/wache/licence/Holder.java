@@ -10,7 +10,7 @@ import java.util.List;
  */
 public record Holder(String name, List<Licence> licences) {
 
-  public Holder {
-    licences = List.copyOf(licences);
-  }
+    public Holder {
+        licences = List.copyOf(licences);
+    }
 }

@@ -14,37 +14,37 @@ import org.wache.signal.Frequency;
  */
 public record Measurement(Measurement.Kind kind, Frequency at, boolean narrow, double nominal, double measured) {
 
-  /** What can be measured. */
-  public enum Kind {
-    OUTPUT_POWER("output_power", "Output power", "W"),
-    FREQUENCY_ERROR("frequency_error", "Frequency error", "MHz"),
-    PEAK_DEVIATION("peak_deviation", "Peak deviation", "kHz"),
-    TONE_DEVIATION("tone_deviation", "Tone deviation", "Hz"),
-    SPURIOUS("spurious", "Spurious level", "dB below");
+    /** What can be measured. */
+    public enum Kind {
+        OUTPUT_POWER("output_power", "Output power", "W"),
+        FREQUENCY_ERROR("frequency_error", "Frequency error", "MHz"),
+        PEAK_DEVIATION("peak_deviation", "Peak deviation", "kHz"),
+        TONE_DEVIATION("tone_deviation", "Tone deviation", "Hz"),
+        SPURIOUS("spurious", "Spurious level", "dB below");
 
-    private final String key;
-    private final String title;
-    private final String unit;
+        private final String key;
+        private final String title;
+        private final String unit;
 
-    Kind(String key, String title, String unit) {
-      this.key = key;
-      this.title = title;
-      this.unit = unit;
+        Kind(String key, String title, String unit) {
+            this.key = key;
+            this.title = title;
+            this.unit = unit;
+        }
+
+        /** As in the rulebook. */
+        public String key() {
+            return key;
+        }
+
+        /** For people. */
+        public String title() {
+            return title;
+        }
+
+        /** The unit of what is measured. */
+        public String unit() {
+            return unit;
+        }
     }
-
-    /** As in the rulebook. */
-    public String key() {
-      return key;
-    }
-
-    /** For people. */
-    public String title() {
-      return title;
-    }
-
-    /** The unit of what is measured. */
-    public String unit() {
-      return unit;
-    }
-  }
 }

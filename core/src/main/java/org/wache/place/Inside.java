@@ -1,4 +1,8 @@
 package org.wache.place;
 
 /** How much of an area lies inside another. */
-public enum Inside { ALL, PART, NONE }
+public enum Inside {
+    ALL,
+    PART,
+    NONE
+}

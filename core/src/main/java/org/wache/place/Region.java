@@ -7,8 +7,8 @@ package org.wache.place;
  */
 public record Region(String code) implements Area {
 
-  @Override
-  public String words() {
-    return code;
-  }
+    @Override
+    public String words() {
+        return code;
+    }
 }

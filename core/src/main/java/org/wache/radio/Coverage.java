@@ -14,15 +14,17 @@ import org.wache.signal.Span;
  */
 public record Coverage(List<Span> transmit, List<Span> receive, List<LockMode> lockModes, List<String> lockErases) {
 
-  public Coverage {
-    transmit = List.copyOf(transmit);
-    receive = List.copyOf(receive);
-    lockModes = List.copyOf(lockModes);
-    lockErases = List.copyOf(lockErases);
-  }
+    public Coverage {
+        transmit = List.copyOf(transmit);
+        receive = List.copyOf(receive);
+        lockModes = List.copyOf(lockModes);
+        lockErases = List.copyOf(lockErases);
+    }
 
-  /** The setting of this name, in any case. */
-  public Optional<LockMode> lock(String name) {
-    return lockModes.stream().filter(each -> each.name().equalsIgnoreCase(name.strip())).findFirst();
-  }
+    /** The setting of this name, in any case. */
+    public Optional<LockMode> lock(String name) {
+        return lockModes.stream()
+                .filter(each -> each.name().equalsIgnoreCase(name.strip()))
+                .findFirst();
+    }
 }

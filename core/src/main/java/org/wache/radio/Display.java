@@ -8,15 +8,15 @@ package org.wache.radio;
  */
 public record Display(int length, ShortNames.Letters letters) {
 
-  /** @throws IllegalArgumentException without a character */
-  public Display {
-    if (length < 1) {
-      throw new IllegalArgumentException("A display has at least one character, not " + length);
+    /** @throws IllegalArgumentException without a character */
+    public Display {
+        if (length < 1) {
+            throw new IllegalArgumentException("A display has at least one character, not " + length);
+        }
     }
-  }
 
-  /** Whether a name stands on it as it is. */
-  public boolean shows(String name) {
-    return name.length() <= length && letters.have(name);
-  }
+    /** Whether a name stands on it as it is. */
+    public boolean shows(String name) {
+        return name.length() <= length && letters.have(name);
+    }
 }

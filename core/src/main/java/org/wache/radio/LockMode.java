@@ -11,7 +11,7 @@ import org.wache.signal.Span;
  */
 public record LockMode(String name, List<Span> transmit) {
 
-  public LockMode {
-    transmit = List.copyOf(transmit);
-  }
+    public LockMode {
+        transmit = List.copyOf(transmit);
+    }
 }

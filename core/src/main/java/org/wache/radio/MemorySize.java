@@ -11,5 +11,5 @@ import java.util.OptionalInt;
  * @param scanned entries that a scan can have
  * @param edgeSlots slots for band edges
  */
-public record MemorySize(OptionalInt channels, OptionalInt zones, OptionalInt perZone, OptionalInt scanned,
-    OptionalInt edgeSlots) {}
+public record MemorySize(
+        OptionalInt channels, OptionalInt zones, OptionalInt perZone, OptionalInt scanned, OptionalInt edgeSlots) {}

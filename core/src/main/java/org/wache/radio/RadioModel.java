@@ -22,33 +22,46 @@ import org.wache.signal.Frequency;
  * @param panel what may be entered by hand, when known
  * @param keypad how entries are typed into it; empty when they cannot be
  */
-public record RadioModel(String name, Optional<RadioKind> kind, Optional<List<String>> certifiedFor, Coverage coverage,
-    Tuning tuning, List<PowerLevels> power, OptionalDouble antennaGainDbd, MemorySize memory, Optional<Display> display,
-    ToneAbility tones, Guard guard, Optional<Panel> panel, Optional<Keypad> keypad) {
+public record RadioModel(
+        String name,
+        Optional<RadioKind> kind,
+        Optional<List<String>> certifiedFor,
+        Coverage coverage,
+        Tuning tuning,
+        List<PowerLevels> power,
+        OptionalDouble antennaGainDbd,
+        MemorySize memory,
+        Optional<Display> display,
+        ToneAbility tones,
+        Guard guard,
+        Optional<Panel> panel,
+        Optional<Keypad> keypad) {
 
-  /** What its front panel may program. */
-  public enum Panel {
-    ALL("all"), LISTENING_ONLY("listen-only"), NONE("none");
+    /** What its front panel may program. */
+    public enum Panel {
+        ALL("all"),
+        LISTENING_ONLY("listen-only"),
+        NONE("none");
 
-    private final String text;
+        private final String text;
 
-    Panel(String text) {
-      this.text = text;
+        Panel(String text) {
+            this.text = text;
+        }
+
+        /** As written in files. */
+        public String text() {
+            return text;
+        }
     }
 
-    /** As written in files. */
-    public String text() {
-      return text;
+    public RadioModel {
+        certifiedFor = certifiedFor.map(List::copyOf);
+        power = List.copyOf(power);
     }
-  }
 
-  public RadioModel {
-    certifiedFor = certifiedFor.map(List::copyOf);
-    power = List.copyOf(power);
-  }
-
-  /** Its levels of power on a frequency; empty when not known. */
-  public Optional<PowerLevels> powerAt(Frequency frequency) {
-    return power.stream().filter(each -> each.band().contains(frequency)).findFirst();
-  }
+    /** Its levels of power on a frequency; empty when not known. */
+    public Optional<PowerLevels> powerAt(Frequency frequency) {
+        return power.stream().filter(each -> each.band().contains(frequency)).findFirst();
+    }
 }

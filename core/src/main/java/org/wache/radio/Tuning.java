@@ -16,43 +16,46 @@ import org.wache.signal.Mode;
  */
 public record Tuning(List<Integer> stepsHz, List<Mode> modes, OptionalDouble errorPpm, List<Frequency> table) {
 
-  /** @throws IllegalArgumentException when a step is not above 0 */
-  public Tuning {
-    stepsHz = List.copyOf(stepsHz);
-    modes = List.copyOf(modes);
-    table = List.copyOf(table);
-    if (stepsHz.stream().anyMatch(step -> step <= 0)) {
-      throw new IllegalArgumentException("A step is above 0 Hz: " + stepsHz);
+    /** @throws IllegalArgumentException when a step is not above 0 */
+    public Tuning {
+        stepsHz = List.copyOf(stepsHz);
+        modes = List.copyOf(modes);
+        table = List.copyOf(table);
+        if (stepsHz.stream().anyMatch(step -> step <= 0)) {
+            throw new IllegalArgumentException("A step is above 0 Hz: " + stepsHz);
+        }
     }
-  }
 
-  /** Whether the frequency stands on one of the steps; yes when no step is known. */
-  public boolean onStep(Frequency frequency) {
-    if (stepsHz.isEmpty()) {
-      return true;
+    /** Whether the frequency stands on one of the steps; yes when no step is known. */
+    public boolean onStep(Frequency frequency) {
+        if (stepsHz.isEmpty()) {
+            return true;
+        }
+        for (int i = 0; i < stepsHz.size(); i++) {
+            if (frequency.hertz() % stepsHz.get(i) == 0) {
+                return true;
+            }
+        }
+        return false;
     }
-    for (int i = 0; i < stepsHz.size(); i++) {
-      if (frequency.hertz() % stepsHz.get(i) == 0) {
-        return true;
-      }
+
+    /** What the radio makes of a frequency: the nearest on any of its steps, the lower one of two as near. */
+    public Frequency rounded(Frequency frequency) {
+        return stepsHz.stream()
+                .map(step -> onStepOf(frequency.hertz(), step))
+                .min(Comparator.comparingLong((Long hertz) -> Math.abs(hertz - frequency.hertz()))
+                        .thenComparing(hertz -> hertz))
+                .map(hertz -> new Frequency(Math.max(1, hertz)))
+                .orElse(frequency);
     }
-    return false;
-  }
 
-  /** What the radio makes of a frequency: the nearest on any of its steps, the lower one of two as near. */
-  public Frequency rounded(Frequency frequency) {
-    return stepsHz.stream().map(step -> onStepOf(frequency.hertz(), step))
-        .min(Comparator.comparingLong((Long hertz) -> Math.abs(hertz - frequency.hertz())).thenComparing(hertz -> hertz))
-        .map(hertz -> new Frequency(Math.max(1, hertz))).orElse(frequency);
-  }
+    private static long onStepOf(long hertz, int step) {
+        long below = Math.floorDiv(hertz, step) * step;
+        return hertz - below <= step / 2 ? below : below + step;
+    }
 
-  private static long onStepOf(long hertz, int step) {
-    long below = Math.floorDiv(hertz, step) * step;
-    return hertz - below <= step / 2 ? below : below + step;
-  }
-
-  /** The place of a frequency in the table, from 1; 0 when it is not there. */
-  public int index(Frequency frequency) {
-    return table.indexOf(frequency) + 1;
-  }
+    /** The place of a frequency in the table, from 1; 0 when it is not there. */
+    public int index(Frequency frequency) {
+        return table.indexOf(frequency) + 1;
+    }
 }

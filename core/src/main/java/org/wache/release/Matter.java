@@ -20,34 +20,66 @@ import org.wache.channel.Field;
  * @param source the section behind it
  * @param print tells it apart: the same as long as entry and finding are the same
  */
-public record Matter(Kind kind, int position, Channel channel, Slug rule, String model, List<String> holders, String message, String source, String print) {
+public record Matter(
+        Kind kind,
+        int position,
+        Channel channel,
+        Slug rule,
+        String model,
+        List<String> holders,
+        String message,
+        String source,
+        String print) {
 
-  /** How a matter can be settled. */
-  public enum Kind {
-    /** Somebody may not key it: only a cure helps. */
-    HOLD,
-    /** Legal, but a question: cured, or waived by name. */
-    QUERY,
-    /** A model of radio cannot have it: cured, or left out of that model by name. */
-    MISFIT
-  }
-
-  /** What is settled belongs to these: when one of them changes, it is another matter. */
-  private static final List<Field> TELLING = List.of(Field.RX_MHZ, Field.TX_MHZ, Field.MODE, Field.EMISSION, Field.POWER_W, Field.TX_TONE,
-      Field.RX_TONE, Field.USE, Field.SERVICE, Field.TIMEOUT_S);
-
-  static Matter of(Kind kind, int position, Channel channel, Finding finding, String model, List<String> holders) {
-    return new Matter(kind, position, channel, finding.slug(), model, List.copyOf(holders), finding.message(), finding.source(),
-        print(channel, finding, model));
-  }
-
-  private static String print(Channel channel, Finding finding, String model) {
-    StringBuilder text = new StringBuilder();
-    TELLING.forEach(field -> text.append(channel.text(field)).append('\u001F'));
-    if (finding.slug() == Slug.RADIO_NAME) {
-      text.append(channel.name()).append('\u001F');
+    /** How a matter can be settled. */
+    public enum Kind {
+        /** Somebody may not key it: only a cure helps. */
+        HOLD,
+        /** Legal, but a question: cured, or waived by name. */
+        QUERY,
+        /** A model of radio cannot have it: cured, or left out of that model by name. */
+        MISFIT
     }
-    text.append(finding.slug().text()).append('\u001F').append(model).append('\u001F').append(finding.message()).append('\u001F').append(finding.source());
-    return DigestUtils.sha256Hex(text.toString());
-  }
+
+    /** What is settled belongs to these: when one of them changes, it is another matter. */
+    private static final List<Field> TELLING = List.of(
+            Field.RX_MHZ,
+            Field.TX_MHZ,
+            Field.MODE,
+            Field.EMISSION,
+            Field.POWER_W,
+            Field.TX_TONE,
+            Field.RX_TONE,
+            Field.USE,
+            Field.SERVICE,
+            Field.TIMEOUT_S);
+
+    static Matter of(Kind kind, int position, Channel channel, Finding finding, String model, List<String> holders) {
+        return new Matter(
+                kind,
+                position,
+                channel,
+                finding.slug(),
+                model,
+                List.copyOf(holders),
+                finding.message(),
+                finding.source(),
+                print(channel, finding, model));
+    }
+
+    private static String print(Channel channel, Finding finding, String model) {
+        StringBuilder text = new StringBuilder();
+        TELLING.forEach(field -> text.append(channel.text(field)).append('\u001F'));
+        if (finding.slug() == Slug.RADIO_NAME) {
+            text.append(channel.name()).append('\u001F');
+        }
+        text.append(finding.slug().text())
+                .append('\u001F')
+                .append(model)
+                .append('\u001F')
+                .append(finding.message())
+                .append('\u001F')
+                .append(finding.source());
+        return DigestUtils.sha256Hex(text.toString());
+    }
 }

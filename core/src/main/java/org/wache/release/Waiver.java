@@ -17,11 +17,20 @@ import java.util.Optional;
  * @param on when they said so
  * @param until the last day on which it counts; empty for good
  */
-public record Waiver(String print, String number, String name, String rule, String model, String message, String reason, String by,
-    LocalDate on, Optional<LocalDate> until) {
+public record Waiver(
+        String print,
+        String number,
+        String name,
+        String rule,
+        String model,
+        String message,
+        String reason,
+        String by,
+        LocalDate on,
+        Optional<LocalDate> until) {
 
-  /** Whether it counts on a day. */
-  public boolean stands(LocalDate day) {
-    return until.isEmpty() || !day.isAfter(until.get());
-  }
+    /** Whether it counts on a day. */
+    public boolean stands(LocalDate day) {
+        return until.isEmpty() || !day.isAfter(until.get());
+    }
 }

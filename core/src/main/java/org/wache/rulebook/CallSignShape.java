@@ -12,8 +12,8 @@ import java.util.regex.Pattern;
  */
 public record CallSignShape(Pattern pattern, String words) {
 
-  /** Whether a sign, in any case and without spaces around it, has the shape. */
-  public boolean fits(String callSign) {
-    return pattern.matcher(callSign.trim().toUpperCase(Locale.ROOT)).matches();
-  }
+    /** Whether a sign, in any case and without spaces around it, has the shape. */
+    public boolean fits(String callSign) {
+        return pattern.matcher(callSign.trim().toUpperCase(Locale.ROOT)).matches();
+    }
 }

@@ -14,4 +14,5 @@ import org.wache.signal.Span;
  * @param ask whether to ask when it is not known where a list is used
  * @param source section of the law
  */
-public record Closure(String service, Span span, String words, Zone zone, boolean outside, boolean ask, String source) {}
+public record Closure(
+        String service, Span span, String words, Zone zone, boolean outside, boolean ask, String source) {}

@@ -16,7 +16,7 @@ import org.wache.signal.Span;
  */
 public record Condition(Span span, int contents, List<String> uses, Optional<String> zone, String say, String source) {
 
-  public Condition {
-    uses = List.copyOf(uses);
-  }
+    public Condition {
+        uses = List.copyOf(uses);
+    }
 }

@@ -27,19 +27,35 @@ import org.wache.signal.Span;
  * @param room what a signal has to stay inside, when the law says so
  * @param source section of the law
  */
-public record FixedChannel(String name, Frequency centre, long dialBelow, int lowestClass, int allow, WidthLimit width,
-    Optional<WidthLimit> sidebandWidth, Optional<WidthLimit> doubleSidebandWidth, Optional<PowerLimit> power, Optional<PowerLimit> sidebandPower,
-    boolean repeaters, Optional<Frequency> reaches, boolean directToo, Optional<Restriction> restricted, boolean handheldOnly,
-    Optional<Span> room, String source) {
+public record FixedChannel(
+        String name,
+        Frequency centre,
+        long dialBelow,
+        int lowestClass,
+        int allow,
+        WidthLimit width,
+        Optional<WidthLimit> sidebandWidth,
+        Optional<WidthLimit> doubleSidebandWidth,
+        Optional<PowerLimit> power,
+        Optional<PowerLimit> sidebandPower,
+        boolean repeaters,
+        Optional<Frequency> reaches,
+        boolean directToo,
+        Optional<Restriction> restricted,
+        boolean handheldOnly,
+        Optional<Span> room,
+        String source) {
 
-  /** The widest signal of a kind. */
-  public WidthLimit widthFor(Emission emission) {
-    Optional<WidthLimit> own = emission.is(Content.SSB) ? sidebandWidth : emission.is(Content.AM) ? doubleSidebandWidth : Optional.empty();
-    return own.orElse(width);
-  }
+    /** The widest signal of a kind. */
+    public WidthLimit widthFor(Emission emission) {
+        Optional<WidthLimit> own = emission.is(Content.SSB)
+                ? sidebandWidth
+                : emission.is(Content.AM) ? doubleSidebandWidth : Optional.empty();
+        return own.orElse(width);
+    }
 
-  /** Where the dial stands for a signal that lies on one side of it, or around it. */
-  public Frequency dial(boolean oneSided) {
-    return oneSided ? centre.plus(-dialBelow) : centre;
-  }
+    /** Where the dial stands for a signal that lies on one side of it, or around it. */
+    public Frequency dial(boolean oneSided) {
+        return oneSided ? centre.plus(-dialBelow) : centre;
+    }
 }

@@ -18,34 +18,43 @@ import org.wache.signal.Mode;
  * @param aboard where one has to be to use it, such as aboard a vessel: it cannot be licensed by others; empty for ordinary services
  * @param renewalDays how many days before its end a licence may be renewed; 0 where it is not known
  */
-public record FurtherTerms(List<Condition> conditions, List<HeightLimit> heights, List<SpecialUse> uses, Map<Mode, Emission> sets,
-    String mixtureSource, Optional<String> aboard, int renewalDays) {
+public record FurtherTerms(
+        List<Condition> conditions,
+        List<HeightLimit> heights,
+        List<SpecialUse> uses,
+        Map<Mode, Emission> sets,
+        String mixtureSource,
+        Optional<String> aboard,
+        int renewalDays) {
 
-  public FurtherTerms {
-    conditions = List.copyOf(conditions);
-    heights = List.copyOf(heights);
-    uses = List.copyOf(uses);
-    sets = Map.copyOf(sets);
-  }
+    public FurtherTerms {
+        conditions = List.copyOf(conditions);
+        heights = List.copyOf(heights);
+        uses = List.copyOf(uses);
+        sets = Map.copyOf(sets);
+    }
 
-  /** Whether only those aboard a vessel or an aircraft may use it. */
-  public boolean aboardOnly() {
-    return aboard.isPresent();
-  }
+    /** Whether only those aboard a vessel or an aircraft may use it. */
+    public boolean aboardOnly() {
+        return aboard.isPresent();
+    }
 
-  /** The conditions that hold for a frequency and contents, in the order of the file. */
-  public List<Condition> conditions(Frequency frequency, int contents) {
-    return conditions.isEmpty() ? conditions
-        : conditions.stream().filter(each -> each.span().contains(frequency) && (each.contents() & contents) != 0).toList();
-  }
+    /** The conditions that hold for a frequency and contents, in the order of the file. */
+    public List<Condition> conditions(Frequency frequency, int contents) {
+        return conditions.isEmpty()
+                ? conditions
+                : conditions.stream()
+                        .filter(each -> each.span().contains(frequency) && (each.contents() & contents) != 0)
+                        .toList();
+    }
 
-  /** The limit of height for a frequency. */
-  public Optional<HeightLimit> height(Frequency frequency) {
-    return heights.stream().filter(each -> each.span().contains(frequency)).findFirst();
-  }
+    /** The limit of height for a frequency. */
+    public Optional<HeightLimit> height(Frequency frequency) {
+        return heights.stream().filter(each -> each.span().contains(frequency)).findFirst();
+    }
 
-  /** What is said of a use. */
-  public Optional<SpecialUse> use(String name) {
-    return uses.stream().filter(each -> each.use().equals(name)).findFirst();
-  }
+    /** What is said of a use. */
+    public Optional<SpecialUse> use(String name) {
+        return uses.stream().filter(each -> each.use().equals(name)).findFirst();
+    }
 }

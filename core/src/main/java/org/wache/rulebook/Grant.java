@@ -15,14 +15,21 @@ import org.wache.signal.Span;
  * @param source section of the law, as it is cited for the lowest class
  * @param byClass the sections as they are cited for each class; empty where they are the same for all
  */
-public record Grant(String band, Span span, int lowestClass, int allow, Optional<String> restricted, String source, List<String> byClass) {
+public record Grant(
+        String band,
+        Span span,
+        int lowestClass,
+        int allow,
+        Optional<String> restricted,
+        String source,
+        List<String> byClass) {
 
-  public Grant {
-    byClass = List.copyOf(byClass);
-  }
+    public Grant {
+        byClass = List.copyOf(byClass);
+    }
 
-  /** The section for the holder of a class. */
-  public String source(int licenceClass) {
-    return byClass.isEmpty() ? source : byClass.get(licenceClass);
-  }
+    /** The section for the holder of a class. */
+    public String source(int licenceClass) {
+        return byClass.isEmpty() ? source : byClass.get(licenceClass);
+    }
 }

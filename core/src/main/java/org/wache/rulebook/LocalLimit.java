@@ -15,18 +15,24 @@ import org.wache.signal.Span;
  * @param words what findings call all of the zones
  * @param earthStations what is allowed to those who talk to satellites
  */
-public record LocalLimit(String service, Span span, PowerLimit limit, List<Zone> zones, String words, Optional<Exception> earthStations) {
+public record LocalLimit(
+        String service,
+        Span span,
+        PowerLimit limit,
+        List<Zone> zones,
+        String words,
+        Optional<Exception> earthStations) {
 
-  /**
-   * What stations that talk to satellites may do instead.
-   *
-   * @param span where in the spectrum
-   * @param limit the limit
-   * @param words on what condition
-   */
-  public record Exception(Span span, PowerLimit limit, String words) {}
+    /**
+     * What stations that talk to satellites may do instead.
+     *
+     * @param span where in the spectrum
+     * @param limit the limit
+     * @param words on what condition
+     */
+    public record Exception(Span span, PowerLimit limit, String words) {}
 
-  public LocalLimit {
-    zones = List.copyOf(zones);
-  }
+    public LocalLimit {
+        zones = List.copyOf(zones);
+    }
 }

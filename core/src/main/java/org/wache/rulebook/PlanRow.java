@@ -18,25 +18,33 @@ import org.wache.signal.Span;
  * @param warning what to ask of everyone who talks there, in the group's own words
  * @param local whether it is a row of a group's overlay
  */
-public record PlanRow(Span span, Set<PlanUse> uses, Optional<String> calling, List<Long> offsets, List<Raster> rasters,
-    boolean rasterChoice, Optional<String> note, Optional<String> warning, boolean local) {
+public record PlanRow(
+        Span span,
+        Set<PlanUse> uses,
+        Optional<String> calling,
+        List<Long> offsets,
+        List<Raster> rasters,
+        boolean rasterChoice,
+        Optional<String> note,
+        Optional<String> warning,
+        boolean local) {
 
-  /** The same row for a part of its span. */
-  PlanRow over(Span part) {
-    return new PlanRow(part, uses, calling, offsets, rasters, rasterChoice, note, warning, local);
-  }
-
-  /** Whether it is kept for this, or for anything. */
-  public boolean isFor(PlanUse use) {
-    return uses.contains(use) || uses.contains(PlanUse.ANY);
-  }
-
-  /** What it is kept for, in words. */
-  public String words() {
-    if (calling.isPresent()) {
-      return "the " + calling.get() + " calling frequency";
+    /** The same row for a part of its span. */
+    PlanRow over(Span part) {
+        return new PlanRow(part, uses, calling, offsets, rasters, rasterChoice, note, warning, local);
     }
-    String kept = String.join(" and ", uses.stream().map(PlanUse::words).toList());
-    return note.map(more -> kept + " (" + more + ")").orElse(kept);
-  }
+
+    /** Whether it is kept for this, or for anything. */
+    public boolean isFor(PlanUse use) {
+        return uses.contains(use) || uses.contains(PlanUse.ANY);
+    }
+
+    /** What it is kept for, in words. */
+    public String words() {
+        if (calling.isPresent()) {
+            return "the " + calling.get() + " calling frequency";
+        }
+        String kept = String.join(" and ", uses.stream().map(PlanUse::words).toList());
+        return note.map(more -> kept + " (" + more + ")").orElse(kept);
+    }
 }

@@ -8,13 +8,13 @@ package org.wache.rulebook;
  */
 public record Raster(long start, long step) {
 
-  /** Whether a frequency in hertz is one of them. */
-  public boolean holds(long hertz) {
-    return Math.floorMod(hertz - start, step) == 0;
-  }
+    /** Whether a frequency in hertz is one of them. */
+    public boolean holds(long hertz) {
+        return Math.floorMod(hertz - start, step) == 0;
+    }
 
-  /** The one nearest to a frequency in hertz; of two equally near, the upper. */
-  public long nearest(long hertz) {
-    return start + Math.floorDiv(hertz - start + step / 2, step) * step;
-  }
+    /** The one nearest to a frequency in hertz; of two equally near, the upper. */
+    public long nearest(long hertz) {
+        return start + Math.floorDiv(hertz - start + step / 2, step) * step;
+    }
 }

@@ -11,8 +11,8 @@ import org.wache.signal.Span;
  */
 public record Room(Span span, Grant low, Grant high) {
 
-  /** What it is called: the band, or bands. */
-  public String band() {
-    return low.band().equals(high.band()) ? low.band() : low.band() + " and " + high.band();
-  }
+    /** What it is called: the band, or bands. */
+    public String band() {
+        return low.band().equals(high.band()) ? low.band() : low.band() + " and " + high.band();
+    }
 }

@@ -23,18 +23,31 @@ import java.util.Optional;
  * @param certification what its radios must be certified under; empty where none is needed
  * @param terms what else the law says of it
  */
-public record ServiceTraits(String id, String title, String part, LicenceKind licence, List<String> classes,
-    boolean sharedWithPublic, boolean tonesExpected, String hiddenMeaningSource, String emissionSource,
-    String channelSource, String repeaterSource, String edgeSource, String renewalSource, Optional<CallSignShape> callSigns,
-    Optional<Certification> certification, FurtherTerms terms) {
+public record ServiceTraits(
+        String id,
+        String title,
+        String part,
+        LicenceKind licence,
+        List<String> classes,
+        boolean sharedWithPublic,
+        boolean tonesExpected,
+        String hiddenMeaningSource,
+        String emissionSource,
+        String channelSource,
+        String repeaterSource,
+        String edgeSource,
+        String renewalSource,
+        Optional<CallSignShape> callSigns,
+        Optional<Certification> certification,
+        FurtherTerms terms) {
 
-  /** The place of a class in {@link #classes()}, or -1. */
-  public int classIndex(String name) {
-    return classes.indexOf(name);
-  }
+    /** The place of a class in {@link #classes()}, or -1. */
+    public int classIndex(String name) {
+        return classes.indexOf(name);
+    }
 
-  /** Whether a licence is needed. */
-  public boolean needsLicence() {
-    return licence != LicenceKind.NONE;
-  }
+    /** Whether a licence is needed. */
+    public boolean needsLicence() {
+        return licence != LicenceKind.NONE;
+    }
 }

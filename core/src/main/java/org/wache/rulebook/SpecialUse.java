@@ -15,16 +15,22 @@ import org.wache.signal.Span;
  * @param power what it may send, when less than others
  * @param source section of the law
  */
-public record SpecialUse(String use, List<Span> only, List<Span> never, Optional<WidthLimit> elsewhere, Optional<PowerLimit> power, String source) {
+public record SpecialUse(
+        String use,
+        List<Span> only,
+        List<Span> never,
+        Optional<WidthLimit> elsewhere,
+        Optional<PowerLimit> power,
+        String source) {
 
-  public SpecialUse {
-    only = List.copyOf(only);
-    never = List.copyOf(never);
-  }
+    public SpecialUse {
+        only = List.copyOf(only);
+        never = List.copyOf(never);
+    }
 
-  /** Whether it is allowed there without more. */
-  public boolean allowed(Frequency frequency) {
-    return (only.isEmpty() || only.stream().anyMatch(span -> span.contains(frequency)))
-        && never.stream().noneMatch(span -> span.contains(frequency));
-  }
+    /** Whether it is allowed there without more. */
+    public boolean allowed(Frequency frequency) {
+        return (only.isEmpty() || only.stream().anyMatch(span -> span.contains(frequency)))
+                && never.stream().noneMatch(span -> span.contains(frequency));
+    }
 }

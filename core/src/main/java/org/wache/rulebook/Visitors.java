@@ -12,4 +12,5 @@ import java.util.Optional;
  * @param words on what terms
  * @param source where that stands
  */
-public record Visitors(String rulebook, String service, String licenceClass, Optional<String> countsAs, String words, String source) {}
+public record Visitors(
+        String rulebook, String service, String licenceClass, Optional<String> countsAs, String words, String source) {}

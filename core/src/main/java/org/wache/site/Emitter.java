@@ -15,18 +15,20 @@ import org.wache.signal.Span;
  */
 public record Emitter(List<Integer> entries, long centre, long deviation, Span span) {
 
-  private static final long HALF_KILOHERTZ = 500;
+    private static final long HALF_KILOHERTZ = 500;
 
-  public Emitter {
-    entries = List.copyOf(entries);
-  }
+    public Emitter {
+        entries = List.copyOf(entries);
+    }
 
-  /**
-   * What a product of this emission is widened by for each time it counts in it, in hertz. For analogue FM the peak
-   * deviation, from Bn = 2M + 2D (47 CFR 2.202(g)) in whole half kilohertz, because 11K2F3E stands for ±2.5 kHz too; for
-   * others half of the width, which errs to the safe side.
-   */
-  static long deviation(Emission emission) {
-    return emission.is(Content.FM) ? Math.max(emission.deviation() / HALF_KILOHERTZ * HALF_KILOHERTZ, 0) : emission.bandwidth() / 2;
-  }
+    /**
+     * What a product of this emission is widened by for each time it counts in it, in hertz. For analogue FM the peak
+     * deviation, from Bn = 2M + 2D (47 CFR 2.202(g)) in whole half kilohertz, because 11K2F3E stands for ±2.5 kHz too; for
+     * others half of the width, which errs to the safe side.
+     */
+    static long deviation(Emission emission) {
+        return emission.is(Content.FM)
+                ? Math.max(emission.deviation() / HALF_KILOHERTZ * HALF_KILOHERTZ, 0)
+                : emission.bandwidth() / 2;
+    }
 }

@@ -11,21 +11,21 @@ import java.util.Map;
  */
 public record Findings(Map<Hit.Kind, Long> counts, Map<Hit.Kind, List<Hit>> nearest) {
 
-  /** Nothing does. */
-  public static final Findings NONE = new Findings(Map.of(), Map.of());
+    /** Nothing does. */
+    public static final Findings NONE = new Findings(Map.of(), Map.of());
 
-  /** How many hits of a kind. */
-  public long count(Hit.Kind kind) {
-    return counts.getOrDefault(kind, 0L);
-  }
+    /** How many hits of a kind. */
+    public long count(Hit.Kind kind) {
+        return counts.getOrDefault(kind, 0L);
+    }
 
-  /** The nearest hits of a kind. */
-  public List<Hit> nearest(Hit.Kind kind) {
-    return nearest.getOrDefault(kind, List.of());
-  }
+    /** The nearest hits of a kind. */
+    public List<Hit> nearest(Hit.Kind kind) {
+        return nearest.getOrDefault(kind, List.of());
+    }
 
-  /** How many hits in all. */
-  public long total() {
-    return counts.values().stream().mapToLong(Long::longValue).sum();
-  }
+    /** How many hits in all. */
+    public long total() {
+        return counts.values().stream().mapToLong(Long::longValue).sum();
+    }
 }

@@ -14,14 +14,15 @@ import org.wache.signal.Span;
  */
 public record Receiver(int entry, long centre, long half) {
 
-  /** An entry without a readable emission is taken to listen as wide as FM. */
-  private static final Emission WIDEST = Mode.FM.emission();
+    /** An entry without a readable emission is taken to listen as wide as FM. */
+    private static final Emission WIDEST = Mode.FM.emission();
 
-  /** The receiver of an entry that listens. */
-  static Receiver of(int entry, Channel channel) {
-    long dial = channel.receive().orElseThrow().hertz();
-    Emission emission = channel.emission().orElse(WIDEST);
-    Span around = emission.aroundDial(channel.mode().isPresent() && channel.mode().get() == Mode.LSB);
-    return new Receiver(entry, dial + (around.low() + around.high()) / 2, around.length() / 2);
-  }
+    /** The receiver of an entry that listens. */
+    static Receiver of(int entry, Channel channel) {
+        long dial = channel.receive().orElseThrow().hertz();
+        Emission emission = channel.emission().orElse(WIDEST);
+        Span around =
+                emission.aroundDial(channel.mode().isPresent() && channel.mode().get() == Mode.LSB);
+        return new Receiver(entry, dial + (around.low() + around.high()) / 2, around.length() / 2);
+    }
 }

@@ -11,70 +11,70 @@ import org.wache.typed.Unit;
  */
 public record Column(Kind kind, Optional<Unit> unit) {
 
-  /** What may stand in a column. */
-  public enum Kind {
-    /** The entry's number or memory. */
-    NUMBER("Number"),
-    /** The entry's name. */
-    NAME("Name"),
-    /** A place, a call sign: kept, and the name where there is none. */
-    PLACE("Place or call sign"),
-    /** Where one hears: a repeater's output. */
-    RECEIVE("Hears on"),
-    /** Where one talks: a repeater's input. */
-    TRANSMIT("Talks on"),
-    /** How far from there one talks: a sign, a size, or "simplex". */
-    SHIFT("Offset"),
-    /** A channel by its name in a service. */
-    CHANNEL("Channel of a service"),
-    /** A tone of which no side is said. */
-    TONE("Tone"),
-    /** The tone that is sent. */
-    TONE_SENT("Tone sent"),
-    /** The tone that opens the receiver. */
-    TONE_HEARD("Tone it opens on"),
-    /** Which of the tones is in use. */
-    TONE_USE("How the tone is used"),
-    /** Mode, width or designator. */
-    MODE("Mode or width"),
-    /** Whether it is narrow. */
-    NARROW("Narrow: yes or no"),
-    /** Whether it is wide. */
-    WIDE("Wide: yes or no"),
-    POWER("Power"),
-    USE("Direct, repeater, listen"),
-    SERVICE("Service"),
-    SCAN("Scan"),
-    TIMEOUT("Time-out"),
-    NOTE("Note"),
-    /** An entry in words, as in the add line. */
-    LINE("Entry in words"),
-    /** Kept as it is in a column of its own. */
-    KEEP("Keep as it is"),
-    /** Not taken in. */
-    LEAVE("Leave out");
+    /** What may stand in a column. */
+    public enum Kind {
+        /** The entry's number or memory. */
+        NUMBER("Number"),
+        /** The entry's name. */
+        NAME("Name"),
+        /** A place, a call sign: kept, and the name where there is none. */
+        PLACE("Place or call sign"),
+        /** Where one hears: a repeater's output. */
+        RECEIVE("Hears on"),
+        /** Where one talks: a repeater's input. */
+        TRANSMIT("Talks on"),
+        /** How far from there one talks: a sign, a size, or "simplex". */
+        SHIFT("Offset"),
+        /** A channel by its name in a service. */
+        CHANNEL("Channel of a service"),
+        /** A tone of which no side is said. */
+        TONE("Tone"),
+        /** The tone that is sent. */
+        TONE_SENT("Tone sent"),
+        /** The tone that opens the receiver. */
+        TONE_HEARD("Tone it opens on"),
+        /** Which of the tones is in use. */
+        TONE_USE("How the tone is used"),
+        /** Mode, width or designator. */
+        MODE("Mode or width"),
+        /** Whether it is narrow. */
+        NARROW("Narrow: yes or no"),
+        /** Whether it is wide. */
+        WIDE("Wide: yes or no"),
+        POWER("Power"),
+        USE("Direct, repeater, listen"),
+        SERVICE("Service"),
+        SCAN("Scan"),
+        TIMEOUT("Time-out"),
+        NOTE("Note"),
+        /** An entry in words, as in the add line. */
+        LINE("Entry in words"),
+        /** Kept as it is in a column of its own. */
+        KEEP("Keep as it is"),
+        /** Not taken in. */
+        LEAVE("Leave out");
 
-    private final String title;
+        private final String title;
 
-    Kind(String title) {
-      this.title = title;
+        Kind(String title) {
+            this.title = title;
+        }
+
+        /** What it is called where one chooses it. */
+        public String title() {
+            return title;
+        }
+
+        /** Whether several columns may be of this kind. */
+        boolean several() {
+            return switch (this) {
+                case PLACE, TONE, SHIFT, MODE, NOTE, KEEP, LEAVE -> true;
+                default -> false;
+            };
+        }
     }
 
-    /** What it is called where one chooses it. */
-    public String title() {
-      return title;
+    static Column of(Kind kind) {
+        return new Column(kind, Optional.empty());
     }
-
-    /** Whether several columns may be of this kind. */
-    boolean several() {
-      return switch (this) {
-        case PLACE, TONE, SHIFT, MODE, NOTE, KEEP, LEAVE -> true;
-        default -> false;
-      };
-    }
-  }
-
-  static Column of(Kind kind) {
-    return new Column(kind, Optional.empty());
-  }
 }

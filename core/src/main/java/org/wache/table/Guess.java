@@ -17,292 +17,320 @@ import org.wache.typed.WrittenFrequency;
 /** What a table's columns seem to be: from their headings, and from what stands in them. */
 public final class Guess {
 
-  private static final int HEADING_WITHIN = 20;
-  private static final int SAMPLE = 400;
-  private static final int ENOUGH = 42;
-  private static final double CONTRADICTED = 0.4;
-  private static final double FLAG = 100; // yes and no under "narrow" say more than that N could be a width
+    private static final int HEADING_WITHIN = 20;
+    private static final int SAMPLE = 400;
+    private static final int ENOUGH = 42;
+    private static final double CONTRADICTED = 0.4;
+    private static final double FLAG = 100; // yes and no under "narrow" say more than that N could be a width
 
-  private final Table table;
-  private final Edition edition;
-  private final Optional<Integer> heading;
-  private final int width;
-  private final List<Contents> contents = new ArrayList<>();
-  private final Column.Kind[] kinds;
+    private final Table table;
+    private final Edition edition;
+    private final Optional<Integer> heading;
+    private final int width;
+    private final List<Contents> contents = new ArrayList<>();
+    private final Column.Kind[] kinds;
 
-  private Guess(Table table, Edition edition, Optional<Integer> heading) {
-    this.table = table;
-    this.edition = edition;
-    this.heading = heading;
-    this.width = table.width();
-    this.kinds = new Column.Kind[width];
-    List<Table.Row> rows = table.rows().stream().skip(heading.map(row -> row + 1L).orElse(0L)).limit(SAMPLE).toList();
-    for (int i = 0; i < width; i++) {
-      int column = i;
-      contents.add(new Contents(rows.stream().map(row -> row.cell(column)).toList(), edition));
-    }
-  }
-
-  /** How the table is best read under a rulebook. */
-  public static Mapping of(Table table, Edition edition) {
-    return of(table, edition, headingRow(table, edition));
-  }
-
-  /** How it is best read with this row as its headings. */
-  public static Mapping of(Table table, Edition edition, Optional<Integer> heading) {
-    return new Guess(table, edition, heading).mapping();
-  }
-
-  /** The row among the first that has most of the usual headings and no frequency. */
-  private static Optional<Integer> headingRow(Table table, Edition edition) {
-    int best = -1;
-    long most = 0;
-    for (int i = 0; i < Math.min(HEADING_WITHIN, table.rows().size() - 1); i++) {
-      Table.Row row = table.rows().get(i);
-      boolean entry = row.cells().stream().anyMatch(cell -> Contents.isFrequency(cell, edition));
-      long known = row.cells().stream().filter(cell -> Headings.isOne(cell)).count();
-      if (!entry && known > most && known * 3 >= row.filled() && !isEntry(row, edition)) {
-        most = known;
-        best = i;
-      }
-    }
-    if (best >= 0) {
-      return Optional.of(best);
-    }
-    boolean words = table.rows().size() > 1 && table.rows().get(0).filled() > 1
-        && table.rows().get(0).cells().stream().noneMatch(cell -> cell.matches(".*[0-9]{2,}.*"))
-        && table.rows().get(1).cells().stream().anyMatch(cell -> Contents.isFrequency(cell, edition)) && !isEntry(table.rows().get(0), edition);
-    return words ? Optional.of(0) : Optional.empty();
-  }
-
-  /** Whether a row says an entry by itself: by a channel of a service, or by a frequency with words around it. */
-  private static boolean isEntry(Table.Row row, Edition edition) {
-    return AddLine.read(row.text(), edition, HouseRules.NONE).best().channel().isPresent()
-        || row.cells().stream().anyMatch(cell -> AddLine.read(cell.strip(), edition, HouseRules.NONE).best().channel().isPresent());
-  }
-
-  private String headingOf(int column) {
-    return heading.map(row -> table.rows().get(row).cell(column)).orElse("");
-  }
-
-  private record Fit(int column, Column.Kind kind, double score) {}
-
-  private Mapping mapping() {
-    List<Fit> fits = new ArrayList<>();
-    for (int i = 0; i < width; i++) {
-      for (Map.Entry<Column.Kind, Double> each : scores(i).entrySet()) {
-        fits.add(new Fit(i, each.getKey(), each.getValue()));
-      }
-    }
-    fits.sort(Comparator.comparingDouble(Fit::score).reversed().thenComparingInt(Fit::column));
-    for (Fit fit : fits) {
-      boolean taken = !fit.kind().several() && has(fit.kind());
-      if (kinds[fit.column()] == null && !taken && fit.score() >= ENOUGH) {
-        kinds[fit.column()] = fit.kind();
-      }
-    }
-    secondFrequency();
-    secondTone();
-    withoutFrequency();
-    withoutName();
-    for (int i = 0; i < width; i++) {
-      if (kinds[i] == null) {
-        kinds[i] = contents.get(i).isEmpty() && headingOf(i).isEmpty() ? Column.Kind.LEAVE : Column.Kind.KEEP;
-      }
-    }
-    List<Column> columns = new ArrayList<>();
-    for (int i = 0; i < width; i++) {
-      columns.add(new Column(kinds[i], unit(i)));
-    }
-    boolean shift = has(Column.Kind.SHIFT);
-    Sketch.Unsaid unsaid = has(Column.Kind.TRANSMIT) ? Sketch.Unsaid.LISTEN
-        : shift && emptyShiftIsDirect() ? Sketch.Unsaid.DIRECT : Sketch.Unsaid.BY_PLAN;
-    return new Mapping(heading, columns, unsaid, Map.of());
-  }
-
-  private boolean has(Column.Kind kind) {
-    return column(kind) >= 0;
-  }
-
-  private int column(Column.Kind kind) {
-    for (int i = 0; i < width; i++) {
-      if (kinds[i] == kind) {
-        return i;
-      }
-    }
-    return -1;
-  }
-
-  private Map<Column.Kind, Double> scores(int column) {
-    Contents here = contents.get(column);
-    Map<Column.Kind, Integer> byHeading = Headings.fits(headingOf(column));
-    Map<Column.Kind, Double> scores = new EnumMap<>(Column.Kind.class);
-    byHeading.forEach((kind, fit) -> {
-      if (here.isEmpty() || !contradicts(kind, here)) {
-        scores.merge(kind, fit + (kind == Column.Kind.NARROW || kind == Column.Kind.WIDE ? FLAG : 0.0), Double::sum);
-      }
-    });
-    if (!here.isEmpty()) {
-      looks(here).forEach((kind, look) -> scores.merge(kind, look, Double::sum));
-    }
-    return scores;
-  }
-
-  private static boolean contradicts(Column.Kind kind, Contents here) {
-    return switch (kind) {
-      case RECEIVE -> here.numbersLikeFrequencies() < CONTRADICTED;
-      case TRANSMIT -> here.numbersLikeFrequencies() < CONTRADICTED && here.shifts() < CONTRADICTED;
-      case SHIFT -> here.shifts() < CONTRADICTED;
-      case TONE, TONE_SENT, TONE_HEARD -> here.readableTones() < CONTRADICTED;
-      case MODE -> here.modes() < CONTRADICTED;
-      case POWER -> here.powers() < CONTRADICTED;
-      case NUMBER -> here.wholeNumbers() < CONTRADICTED;
-      case USE -> here.matching(TableReading::isUse) < CONTRADICTED;
-      case NARROW, WIDE -> here.matching(TableReading::isYesOrNo) < 1 || here.matching(TableReading::isYes) == 0;
-      case TONE_USE -> here.matching(TableReading::isToneUse) < CONTRADICTED;
-      case TIMEOUT -> here.matching(cell -> cell.matches("(?i).*[0-9].*|off|none")) < CONTRADICTED;
-      case SCAN -> here.matching(cell -> cell.length() <= 8) < CONTRADICTED;
-      default -> false;
-    };
-  }
-
-  /** What the texts alone look like; a heading that says the same comes on top. */
-  private Map<Column.Kind, Double> looks(Contents here) {
-    Map<Column.Kind, Double> looks = new EnumMap<>(Column.Kind.class);
-    double tones = here.surelyTones();
-    double frequencies = here.frequencies();
-    if (tones > 0.6 && tones >= frequencies) {
-      looks.put(Column.Kind.TONE, 60 * tones);
-      looks.put(Column.Kind.TONE_SENT, 40 * tones);
-      looks.put(Column.Kind.TONE_HEARD, 40 * tones);
-    } else if (frequencies > 0.5) {
-      looks.put(Column.Kind.RECEIVE, 60 * frequencies);
-      looks.put(Column.Kind.TRANSMIT, 41 * frequencies);
-    }
-    if (here.signs() > 0.6) {
-      looks.put(Column.Kind.SHIFT, 58 * here.signs());
-    }
-    if (here.surelyModes() > 0.6) {
-      looks.put(Column.Kind.MODE, 52 * here.surelyModes());
-    }
-    if (here.surelyPowers() > 0.6) {
-      looks.put(Column.Kind.POWER, 50 * here.surelyPowers());
-    }
-    if (heading.isEmpty() && here.wholeNumbers() > 0.9 && here.distinct() && here.count() > 1) {
-      looks.put(Column.Kind.NUMBER, 45.0);
-    }
-    if (here.words() > 0.6 && here.surelyModes() < 0.5) {
-      looks.put(Column.Kind.NAME, heading.isEmpty() ? 44 * here.words() : 20 * here.words());
-    }
-    return looks;
-  }
-
-  /** A second column of frequencies is the other end of the pair; the band plan tells which end is which. */
-  private void secondFrequency() {
-    int receive = column(Column.Kind.RECEIVE);
-    if (receive >= 0 && !has(Column.Kind.TRANSMIT)) {
-      for (int i = 0; i < width && !has(Column.Kind.TRANSMIT); i++) {
-        boolean other = Headings.fits(headingOf(i)).keySet().stream()
-            .anyMatch(kind -> kind != Column.Kind.RECEIVE && kind != Column.Kind.TRANSMIT);
-        if (kinds[i] == null && contents.get(i).frequencies() > 0.5 && !other) {
-          kinds[i] = Column.Kind.TRANSMIT;
+    private Guess(Table table, Edition edition, Optional<Integer> heading) {
+        this.table = table;
+        this.edition = edition;
+        this.heading = heading;
+        this.width = table.width();
+        this.kinds = new Column.Kind[width];
+        List<Table.Row> rows = table.rows().stream()
+                .skip(heading.map(row -> row + 1L).orElse(0L))
+                .limit(SAMPLE)
+                .toList();
+        for (int i = 0; i < width; i++) {
+            int column = i;
+            contents.add(new Contents(rows.stream().map(row -> row.cell(column)).toList(), edition));
         }
-      }
     }
-    int transmit = column(Column.Kind.TRANSMIT);
-    boolean both = receive >= 0 && transmit >= 0;
-    boolean told = both && (Headings.fits(headingOf(transmit)).containsKey(Column.Kind.TRANSMIT)
-        || fit(receive, Column.Kind.RECEIVE) > fit(transmit, Column.Kind.RECEIVE));
-    if (both && !told && outputs(transmit) > outputs(receive)) {
-      kinds[receive] = Column.Kind.TRANSMIT;
-      kinds[transmit] = Column.Kind.RECEIVE;
-    }
-  }
 
-  private int fit(int column, Column.Kind kind) {
-    return Headings.fits(headingOf(column)).getOrDefault(kind, 0);
-  }
+    /** How the table is best read under a rulebook. */
+    public static Mapping of(Table table, Edition edition) {
+        return of(table, edition, headingRow(table, edition));
+    }
 
-  /** How many frequencies of a column the plan or a service has as outputs of repeaters. */
-  private long outputs(int column) {
-    return table.rows().stream().skip(heading.map(row -> row + 1L).orElse(0L)).limit(SAMPLE)
-        .flatMap(row -> WrittenFrequency.read(row.cell(column), unit(column)).stream())
-        .filter(read -> Offsets.outputsOnly(edition, read.frequency())
-            || edition.servicesAt(read.frequency()).stream()
-                .anyMatch(service -> service.partners(read.frequency()).stream().anyMatch(partner -> partner.input())))
-        .count();
-  }
+    /** How it is best read with this row as its headings. */
+    public static Mapping of(Table table, Edition edition, Optional<Integer> heading) {
+        return new Guess(table, edition, heading).mapping();
+    }
 
-  /** Two columns of tones without a word of their sides: the first is sent, the second opens the receiver. */
-  private void secondTone() {
-    List<Integer> tones = new ArrayList<>();
-    for (int i = 0; i < width; i++) {
-      if (kinds[i] == Column.Kind.TONE) {
-        tones.add(i);
-      }
+    /** The row among the first that has most of the usual headings and no frequency. */
+    private static Optional<Integer> headingRow(Table table, Edition edition) {
+        int best = -1;
+        long most = 0;
+        for (int i = 0; i < Math.min(HEADING_WITHIN, table.rows().size() - 1); i++) {
+            Table.Row row = table.rows().get(i);
+            boolean entry = row.cells().stream().anyMatch(cell -> Contents.isFrequency(cell, edition));
+            long known =
+                    row.cells().stream().filter(cell -> Headings.isOne(cell)).count();
+            if (!entry && known > most && known * 3 >= row.filled() && !isEntry(row, edition)) {
+                most = known;
+                best = i;
+            }
+        }
+        if (best >= 0) {
+            return Optional.of(best);
+        }
+        boolean words = table.rows().size() > 1
+                && table.rows().get(0).filled() > 1
+                && table.rows().get(0).cells().stream().noneMatch(cell -> cell.matches(".*[0-9]{2,}.*"))
+                && table.rows().get(1).cells().stream().anyMatch(cell -> Contents.isFrequency(cell, edition))
+                && !isEntry(table.rows().get(0), edition);
+        return words ? Optional.of(0) : Optional.empty();
     }
-    boolean alike = tones.size() == 2 && overlapping(tones.get(0), tones.get(1));
-    if (alike && !has(Column.Kind.TONE_SENT) && !has(Column.Kind.TONE_HEARD)) {
-      kinds[tones.get(0)] = Column.Kind.TONE_SENT;
-      kinds[tones.get(1)] = Column.Kind.TONE_HEARD;
-    }
-  }
 
-  /** Whether rows have something in both: then they are not two ways of saying one tone. */
-  private boolean overlapping(int one, int other) {
-    return table.rows().stream().skip(heading.map(row -> row + 1L).orElse(0L))
-        .anyMatch(row -> !row.cell(one).isBlank() && !row.cell(other).isBlank());
-  }
+    /** Whether a row says an entry by itself: by a channel of a service, or by a frequency with words around it. */
+    private static boolean isEntry(Table.Row row, Edition edition) {
+        return AddLine.read(row.text(), edition, HouseRules.NONE)
+                        .best()
+                        .channel()
+                        .isPresent()
+                || row.cells().stream().anyMatch(cell -> AddLine.read(cell.strip(), edition, HouseRules.NONE)
+                        .best()
+                        .channel()
+                        .isPresent());
+    }
 
-  /** Without frequencies there may be channel numbers of a service, or whole entries in words. */
-  private void withoutFrequency() {
-    if (has(Column.Kind.RECEIVE) || has(Column.Kind.CHANNEL)) {
-      return;
+    private String headingOf(int column) {
+        return heading.map(row -> table.rows().get(row).cell(column)).orElse("");
     }
-    int best = -1;
-    double most = 0.4;
-    for (int i = 0; i < width; i++) {
-      double readable = contents.get(i).matching(cell -> AddLine.read(cell, edition, HouseRules.NONE).best().problem().isEmpty());
-      boolean byHeading = kinds[i] == Column.Kind.NUMBER;
-      if (readable > most && (kinds[i] == null || byHeading || kinds[i] == Column.Kind.NAME)) {
-        most = readable;
-        best = i;
-      }
-    }
-    if (best >= 0) {
-      boolean shortCells = contents.get(best).matching(cell -> cell.length() <= 12) > 0.8;
-      kinds[best] = shortCells && width > 1 ? Column.Kind.CHANNEL : Column.Kind.LINE;
-    }
-  }
 
-  private void withoutName() {
-    if (has(Column.Kind.NAME) || has(Column.Kind.PLACE) || has(Column.Kind.LINE)) {
-      return;
-    }
-    for (int i = 0; i < width; i++) {
-      boolean headed = fit(i, Column.Kind.NUMBER) > 0 || fit(i, Column.Kind.NAME) > 0 || headingOf(i).isEmpty();
-      boolean telling = contents.get(i).words() > 0.5 && contents.get(i).distinct() && contents.get(i).count() > 2;
-      if (kinds[i] == null && !contents.get(i).isEmpty() && (headed || telling)) {
-        kinds[i] = Column.Kind.NAME;
-        return;
-      }
-    }
-  }
+    private record Fit(int column, Column.Kind kind, double score) {}
 
-  private Optional<Unit> unit(int column) {
-    Optional<Unit> said = Headings.unit(headingOf(column));
-    Column.Kind kind = kinds[column];
-    if (kind == Column.Kind.SHIFT) {
-      return said;
+    private Mapping mapping() {
+        List<Fit> fits = new ArrayList<>();
+        for (int i = 0; i < width; i++) {
+            for (Map.Entry<Column.Kind, Double> each : scores(i).entrySet()) {
+                fits.add(new Fit(i, each.getKey(), each.getValue()));
+            }
+        }
+        fits.sort(Comparator.comparingDouble(Fit::score).reversed().thenComparingInt(Fit::column));
+        for (Fit fit : fits) {
+            boolean taken = !fit.kind().several() && has(fit.kind());
+            if (kinds[fit.column()] == null && !taken && fit.score() >= ENOUGH) {
+                kinds[fit.column()] = fit.kind();
+            }
+        }
+        secondFrequency();
+        secondTone();
+        withoutFrequency();
+        withoutName();
+        for (int i = 0; i < width; i++) {
+            if (kinds[i] == null) {
+                kinds[i] = contents.get(i).isEmpty() && headingOf(i).isEmpty() ? Column.Kind.LEAVE : Column.Kind.KEEP;
+            }
+        }
+        List<Column> columns = new ArrayList<>();
+        for (int i = 0; i < width; i++) {
+            columns.add(new Column(kinds[i], unit(i)));
+        }
+        boolean shift = has(Column.Kind.SHIFT);
+        Sketch.Unsaid unsaid = has(Column.Kind.TRANSMIT)
+                ? Sketch.Unsaid.LISTEN
+                : shift && emptyShiftIsDirect() ? Sketch.Unsaid.DIRECT : Sketch.Unsaid.BY_PLAN;
+        return new Mapping(heading, columns, unsaid, Map.of());
     }
-    boolean frequency = kind == Column.Kind.RECEIVE || kind == Column.Kind.TRANSMIT;
-    return !frequency ? Optional.empty() : said.or(() -> contents.get(column).unit());
-  }
 
-  /** Where most entries say an offset, an empty cell says that there is none. */
-  private boolean emptyShiftIsDirect() {
-    int filled = contents.get(column(Column.Kind.SHIFT)).count();
-    int receive = column(Column.Kind.RECEIVE);
-    return receive >= 0 && filled * 5 >= contents.get(receive).count();
-  }
+    private boolean has(Column.Kind kind) {
+        return column(kind) >= 0;
+    }
+
+    private int column(Column.Kind kind) {
+        for (int i = 0; i < width; i++) {
+            if (kinds[i] == kind) {
+                return i;
+            }
+        }
+        return -1;
+    }
+
+    private Map<Column.Kind, Double> scores(int column) {
+        Contents here = contents.get(column);
+        Map<Column.Kind, Integer> byHeading = Headings.fits(headingOf(column));
+        Map<Column.Kind, Double> scores = new EnumMap<>(Column.Kind.class);
+        byHeading.forEach((kind, fit) -> {
+            if (here.isEmpty() || !contradicts(kind, here)) {
+                scores.merge(
+                        kind, fit + (kind == Column.Kind.NARROW || kind == Column.Kind.WIDE ? FLAG : 0.0), Double::sum);
+            }
+        });
+        if (!here.isEmpty()) {
+            looks(here).forEach((kind, look) -> scores.merge(kind, look, Double::sum));
+        }
+        return scores;
+    }
+
+    private static boolean contradicts(Column.Kind kind, Contents here) {
+        return switch (kind) {
+            case RECEIVE -> here.numbersLikeFrequencies() < CONTRADICTED;
+            case TRANSMIT -> here.numbersLikeFrequencies() < CONTRADICTED && here.shifts() < CONTRADICTED;
+            case SHIFT -> here.shifts() < CONTRADICTED;
+            case TONE, TONE_SENT, TONE_HEARD -> here.readableTones() < CONTRADICTED;
+            case MODE -> here.modes() < CONTRADICTED;
+            case POWER -> here.powers() < CONTRADICTED;
+            case NUMBER -> here.wholeNumbers() < CONTRADICTED;
+            case USE -> here.matching(TableReading::isUse) < CONTRADICTED;
+            case NARROW, WIDE -> here.matching(TableReading::isYesOrNo) < 1 || here.matching(TableReading::isYes) == 0;
+            case TONE_USE -> here.matching(TableReading::isToneUse) < CONTRADICTED;
+            case TIMEOUT -> here.matching(cell -> cell.matches("(?i).*[0-9].*|off|none")) < CONTRADICTED;
+            case SCAN -> here.matching(cell -> cell.length() <= 8) < CONTRADICTED;
+            default -> false;
+        };
+    }
+
+    /** What the texts alone look like; a heading that says the same comes on top. */
+    private Map<Column.Kind, Double> looks(Contents here) {
+        Map<Column.Kind, Double> looks = new EnumMap<>(Column.Kind.class);
+        double tones = here.surelyTones();
+        double frequencies = here.frequencies();
+        if (tones > 0.6 && tones >= frequencies) {
+            looks.put(Column.Kind.TONE, 60 * tones);
+            looks.put(Column.Kind.TONE_SENT, 40 * tones);
+            looks.put(Column.Kind.TONE_HEARD, 40 * tones);
+        } else if (frequencies > 0.5) {
+            looks.put(Column.Kind.RECEIVE, 60 * frequencies);
+            looks.put(Column.Kind.TRANSMIT, 41 * frequencies);
+        }
+        if (here.signs() > 0.6) {
+            looks.put(Column.Kind.SHIFT, 58 * here.signs());
+        }
+        if (here.surelyModes() > 0.6) {
+            looks.put(Column.Kind.MODE, 52 * here.surelyModes());
+        }
+        if (here.surelyPowers() > 0.6) {
+            looks.put(Column.Kind.POWER, 50 * here.surelyPowers());
+        }
+        if (heading.isEmpty() && here.wholeNumbers() > 0.9 && here.distinct() && here.count() > 1) {
+            looks.put(Column.Kind.NUMBER, 45.0);
+        }
+        if (here.words() > 0.6 && here.surelyModes() < 0.5) {
+            looks.put(Column.Kind.NAME, heading.isEmpty() ? 44 * here.words() : 20 * here.words());
+        }
+        return looks;
+    }
+
+    /** A second column of frequencies is the other end of the pair; the band plan tells which end is which. */
+    private void secondFrequency() {
+        int receive = column(Column.Kind.RECEIVE);
+        if (receive >= 0 && !has(Column.Kind.TRANSMIT)) {
+            for (int i = 0; i < width && !has(Column.Kind.TRANSMIT); i++) {
+                boolean other = Headings.fits(headingOf(i)).keySet().stream()
+                        .anyMatch(kind -> kind != Column.Kind.RECEIVE && kind != Column.Kind.TRANSMIT);
+                if (kinds[i] == null && contents.get(i).frequencies() > 0.5 && !other) {
+                    kinds[i] = Column.Kind.TRANSMIT;
+                }
+            }
+        }
+        int transmit = column(Column.Kind.TRANSMIT);
+        boolean both = receive >= 0 && transmit >= 0;
+        boolean told = both
+                && (Headings.fits(headingOf(transmit)).containsKey(Column.Kind.TRANSMIT)
+                        || fit(receive, Column.Kind.RECEIVE) > fit(transmit, Column.Kind.RECEIVE));
+        if (both && !told && outputs(transmit) > outputs(receive)) {
+            kinds[receive] = Column.Kind.TRANSMIT;
+            kinds[transmit] = Column.Kind.RECEIVE;
+        }
+    }
+
+    private int fit(int column, Column.Kind kind) {
+        return Headings.fits(headingOf(column)).getOrDefault(kind, 0);
+    }
+
+    /** How many frequencies of a column the plan or a service has as outputs of repeaters. */
+    private long outputs(int column) {
+        return table.rows().stream()
+                .skip(heading.map(row -> row + 1L).orElse(0L))
+                .limit(SAMPLE)
+                .flatMap(row -> WrittenFrequency.read(row.cell(column), unit(column)).stream())
+                .filter(read -> Offsets.outputsOnly(edition, read.frequency())
+                        || edition.servicesAt(read.frequency()).stream()
+                                .anyMatch(service -> service.partners(read.frequency()).stream()
+                                        .anyMatch(partner -> partner.input())))
+                .count();
+    }
+
+    /** Two columns of tones without a word of their sides: the first is sent, the second opens the receiver. */
+    private void secondTone() {
+        List<Integer> tones = new ArrayList<>();
+        for (int i = 0; i < width; i++) {
+            if (kinds[i] == Column.Kind.TONE) {
+                tones.add(i);
+            }
+        }
+        boolean alike = tones.size() == 2 && overlapping(tones.get(0), tones.get(1));
+        if (alike && !has(Column.Kind.TONE_SENT) && !has(Column.Kind.TONE_HEARD)) {
+            kinds[tones.get(0)] = Column.Kind.TONE_SENT;
+            kinds[tones.get(1)] = Column.Kind.TONE_HEARD;
+        }
+    }
+
+    /** Whether rows have something in both: then they are not two ways of saying one tone. */
+    private boolean overlapping(int one, int other) {
+        return table.rows().stream()
+                .skip(heading.map(row -> row + 1L).orElse(0L))
+                .anyMatch(row -> !row.cell(one).isBlank() && !row.cell(other).isBlank());
+    }
+
+    /** Without frequencies there may be channel numbers of a service, or whole entries in words. */
+    private void withoutFrequency() {
+        if (has(Column.Kind.RECEIVE) || has(Column.Kind.CHANNEL)) {
+            return;
+        }
+        int best = -1;
+        double most = 0.4;
+        for (int i = 0; i < width; i++) {
+            double readable = contents.get(i).matching(cell -> AddLine.read(cell, edition, HouseRules.NONE)
+                    .best()
+                    .problem()
+                    .isEmpty());
+            boolean byHeading = kinds[i] == Column.Kind.NUMBER;
+            if (readable > most && (kinds[i] == null || byHeading || kinds[i] == Column.Kind.NAME)) {
+                most = readable;
+                best = i;
+            }
+        }
+        if (best >= 0) {
+            boolean shortCells = contents.get(best).matching(cell -> cell.length() <= 12) > 0.8;
+            kinds[best] = shortCells && width > 1 ? Column.Kind.CHANNEL : Column.Kind.LINE;
+        }
+    }
+
+    private void withoutName() {
+        if (has(Column.Kind.NAME) || has(Column.Kind.PLACE) || has(Column.Kind.LINE)) {
+            return;
+        }
+        for (int i = 0; i < width; i++) {
+            boolean headed = fit(i, Column.Kind.NUMBER) > 0
+                    || fit(i, Column.Kind.NAME) > 0
+                    || headingOf(i).isEmpty();
+            boolean telling = contents.get(i).words() > 0.5
+                    && contents.get(i).distinct()
+                    && contents.get(i).count() > 2;
+            if (kinds[i] == null && !contents.get(i).isEmpty() && (headed || telling)) {
+                kinds[i] = Column.Kind.NAME;
+                return;
+            }
+        }
+    }
+
+    private Optional<Unit> unit(int column) {
+        Optional<Unit> said = Headings.unit(headingOf(column));
+        Column.Kind kind = kinds[column];
+        if (kind == Column.Kind.SHIFT) {
+            return said;
+        }
+        boolean frequency = kind == Column.Kind.RECEIVE || kind == Column.Kind.TRANSMIT;
+        return !frequency
+                ? Optional.empty()
+                : said.or(() -> contents.get(column).unit());
+    }
+
+    /** Where most entries say an offset, an empty cell says that there is none. */
+    private boolean emptyShiftIsDirect() {
+        int filled = contents.get(column(Column.Kind.SHIFT)).count();
+        int receive = column(Column.Kind.RECEIVE);
+        return receive >= 0 && filled * 5 >= contents.get(receive).count();
+    }
 }

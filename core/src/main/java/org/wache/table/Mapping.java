@@ -14,21 +14,21 @@ import org.wache.typed.WrittenPower;
  * @param unsaid what an entry does of which no transmit frequency is said
  * @param levels what the power levels are in watts, where that is known
  */
-public record Mapping(Optional<Integer> heading, List<Column> columns, Sketch.Unsaid unsaid,
-    Map<WrittenPower.Level, String> levels) {
+public record Mapping(
+        Optional<Integer> heading, List<Column> columns, Sketch.Unsaid unsaid, Map<WrittenPower.Level, String> levels) {
 
-  public Mapping {
-    columns = List.copyOf(columns);
-    levels = Map.copyOf(levels);
-  }
+    public Mapping {
+        columns = List.copyOf(columns);
+        levels = Map.copyOf(levels);
+    }
 
-  /** Whether a column is taken for this. */
-  public boolean has(Column.Kind kind) {
-    return columns.stream().anyMatch(column -> column.kind() == kind);
-  }
+    /** Whether a column is taken for this. */
+    public boolean has(Column.Kind kind) {
+        return columns.stream().anyMatch(column -> column.kind() == kind);
+    }
 
-  /** The position of the first row of entries. */
-  public int first() {
-    return heading.map(row -> row + 1).orElse(0);
-  }
+    /** The position of the first row of entries. */
+    public int first() {
+        return heading.map(row -> row + 1).orElse(0);
+    }
 }

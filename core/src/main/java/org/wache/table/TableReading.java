@@ -32,386 +32,495 @@ import org.wache.typed.WrittenTone;
  */
 public record TableReading(List<String> extraColumns, List<RowReading> rows) {
 
-  private static final Set<String> SILENT = Set.of("0", "0.0", "0.00", "0.000", "0.0000", "0.00000", "0.000000", "none", "rx only",
-      "rx-only", "rxonly", "receive only", "listen", "listen only", "monitor", "n/a", "na", "off", "no", "-", "--", "---", "no tx",
-      "inhibit", "disabled");
-  private static final Set<String> REPEATER = Set.of("repeater", "rpt", "rptr", "r", "duplex", "repeater pair", "semi-duplex");
-  private static final Set<String> LISTEN = Set.of("listen", "listen only", "monitor", "rx only", "rx", "receive only", "receive",
-      "scan only", "rx-only");
-  private static final Set<String> DIRECT = Set.of("direct", "simplex", "s", "talkaround", "simp", "sx");
-  private static final Set<String> YES = Set.of("y", "yes", "x", "1", "true", "on", "+", "\u2713", "add", "ja");
-  private static final Set<String> NO = Set.of("n", "no", "0", "false", "off", "skip", "nein");
-  private static final Set<String> TONE_NONE = Set.of("none", "off", "csq", "carrier", "open", "no", "-", "cs");
-  private static final Set<String> TONE_SENT = Set.of("tone", "enc", "encode", "t", "tx", "ctcss", "pl", "dcs", "dpl", "tx only", "send");
-  private static final Set<String> TONE_BOTH =
-      Set.of("tsql", "both", "enc/dec", "encode/decode", "t/r", "tr", "ct", "tone sql", "tone squelch", "sql", "tx/rx", "dtcs");
+    private static final Set<String> SILENT = Set.of(
+            "0",
+            "0.0",
+            "0.00",
+            "0.000",
+            "0.0000",
+            "0.00000",
+            "0.000000",
+            "none",
+            "rx only",
+            "rx-only",
+            "rxonly",
+            "receive only",
+            "listen",
+            "listen only",
+            "monitor",
+            "n/a",
+            "na",
+            "off",
+            "no",
+            "-",
+            "--",
+            "---",
+            "no tx",
+            "inhibit",
+            "disabled");
+    private static final Set<String> REPEATER =
+            Set.of("repeater", "rpt", "rptr", "r", "duplex", "repeater pair", "semi-duplex");
+    private static final Set<String> LISTEN = Set.of(
+            "listen", "listen only", "monitor", "rx only", "rx", "receive only", "receive", "scan only", "rx-only");
+    private static final Set<String> DIRECT = Set.of("direct", "simplex", "s", "talkaround", "simp", "sx");
+    private static final Set<String> YES = Set.of("y", "yes", "x", "1", "true", "on", "+", "\u2713", "add", "ja");
+    private static final Set<String> NO = Set.of("n", "no", "0", "false", "off", "skip", "nein");
+    private static final Set<String> TONE_NONE = Set.of("none", "off", "csq", "carrier", "open", "no", "-", "cs");
+    private static final Set<String> TONE_SENT =
+            Set.of("tone", "enc", "encode", "t", "tx", "ctcss", "pl", "dcs", "dpl", "tx only", "send");
+    private static final Set<String> TONE_BOTH = Set.of(
+            "tsql",
+            "both",
+            "enc/dec",
+            "encode/decode",
+            "t/r",
+            "tr",
+            "ct",
+            "tone sql",
+            "tone squelch",
+            "sql",
+            "tx/rx",
+            "dtcs");
 
-  /**
-   * What became of a row.
-   *
-   * @param line its line, from 1
-   * @param cells its texts
-   * @param entry the entry it makes; empty when it is kept aside
-   * @param said what was understood, worked out or taken
-   * @param aside why it is kept aside
-   */
-  public record RowReading(int line, List<String> cells, Optional<Channel> entry, List<Said> said, Optional<String> aside) {
+    /**
+     * What became of a row.
+     *
+     * @param line its line, from 1
+     * @param cells its texts
+     * @param entry the entry it makes; empty when it is kept aside
+     * @param said what was understood, worked out or taken
+     * @param aside why it is kept aside
+     */
+    public record RowReading(
+            int line, List<String> cells, Optional<Channel> entry, List<Said> said, Optional<String> aside) {
 
-    /** Whether it is kept aside, and nothing in it looks as if it were meant for an entry. */
-    public boolean isRemark() {
-      return aside.isPresent() && cells.stream().noneMatch(cell -> cell.matches("(?s).*[0-9]{2,}[.,][0-9].*|[^0-9]*[0-9]{3,}[^0-9]*"));
-    }
-  }
-
-  /** Reads a table. */
-  public static TableReading of(Table table, Mapping mapping, Edition edition, HouseRules house) {
-    return new Reader(table, mapping, edition, house).read();
-  }
-
-  static boolean isUse(String cell) {
-    String plain = Plain.of(cell);
-    return REPEATER.contains(plain) || LISTEN.contains(plain) || DIRECT.contains(plain);
-  }
-
-  static boolean isYesOrNo(String cell) {
-    return YES.contains(Plain.of(cell)) || NO.contains(Plain.of(cell));
-  }
-
-  static boolean isYes(String cell) {
-    return YES.contains(Plain.of(cell));
-  }
-
-  static boolean isToneUse(String cell) {
-    String plain = Plain.of(cell);
-    return TONE_NONE.contains(plain) || TONE_SENT.contains(plain) || TONE_BOTH.contains(plain);
-  }
-
-  /** The rows that became entries, as a list. */
-  public ChannelList list(String name) {
-    return new ChannelList(name, extraColumns, rows.stream().flatMap(row -> row.entry().stream()).toList());
-  }
-
-  /** How many rows became entries. */
-  public long entries() {
-    return rows.stream().filter(row -> row.entry().isPresent()).count();
-  }
-
-  /** The rows kept aside. */
-  public List<RowReading> aside() {
-    return rows.stream().filter(row -> row.aside().isPresent()).toList();
-  }
-
-  /** Reads one table. */
-  private static final class Reader {
-    private final Table table;
-    private final Mapping mapping;
-    private final Edition edition;
-    private final HouseRules house;
-    private final List<Integer> kept = new ArrayList<>();
-    private final List<String> extraColumns = new ArrayList<>();
-    /** What short texts that stand in many rows were read as. */
-    private final Map<String, Optional<WrittenTone>> tones = new HashMap<>();
-    private final Map<String, Optional<WrittenMode>> modes = new HashMap<>();
-    private final Map<String, Optional<WrittenPower>> powers = new HashMap<>();
-    private final Map<String, Optional<Shift>> shifts = new HashMap<>();
-    private int numbered;
-
-    Reader(Table table, Mapping mapping, Edition edition, HouseRules house) {
-      this.table = table;
-      this.mapping = mapping;
-      this.edition = edition;
-      this.house = house;
-      for (int i = 0; i < mapping.columns().size(); i++) {
-        Column.Kind kind = mapping.columns().get(i).kind();
-        if (kind == Column.Kind.KEEP || kind == Column.Kind.PLACE) {
-          kept.add(i);
-          extraColumns.add(freeHeading(heading(i)));
+        /** Whether it is kept aside, and nothing in it looks as if it were meant for an entry. */
+        public boolean isRemark() {
+            return aside.isPresent()
+                    && cells.stream()
+                            .noneMatch(cell -> cell.matches("(?s).*[0-9]{2,}[.,][0-9].*|[^0-9]*[0-9]{3,}[^0-9]*"));
         }
-      }
     }
 
-    private String heading(int column) {
-      String given = mapping.heading().map(row -> table.rows().get(row).cell(column)).orElse("");
-      return given.isBlank() ? "column " + (column + 1) : given;
+    /** Reads a table. */
+    public static TableReading of(Table table, Mapping mapping, Edition edition, HouseRules house) {
+        return new Reader(table, mapping, edition, house).read();
     }
 
-    /** A heading that no column of the list has yet. */
-    private String freeHeading(String heading) {
-      String free = heading;
-      for (int i = 2; Field.ofColumn(free).isPresent() || Field.ofKey(free).isPresent() || extraColumns.contains(free); i++) {
-        free = heading + " " + i;
-      }
-      return free;
+    static boolean isUse(String cell) {
+        String plain = Plain.of(cell);
+        return REPEATER.contains(plain) || LISTEN.contains(plain) || DIRECT.contains(plain);
     }
 
-    TableReading read() {
-      List<RowReading> rows = new ArrayList<>();
-      List<String> headings = mapping.heading().map(row -> table.rows().get(row).cells()).orElse(List.of());
-      for (int i = 0; i < table.rows().size(); i++) {
-        Table.Row row = table.rows().get(i);
-        if (mapping.heading().isPresent() && i < mapping.heading().get()) {
-          rows.add(aside(row, "It stands above the headings."));
-        } else if (mapping.heading().isEmpty() || i > mapping.heading().get()) {
-          rows.add(row.cells().equals(headings) ? aside(row, "The headings stand here again.") : row(row));
-        } else if (!Headings.areSurely(headings)) {
-          rows.add(aside(row, "Taken for the headings of the columns."));
+    static boolean isYesOrNo(String cell) {
+        return YES.contains(Plain.of(cell)) || NO.contains(Plain.of(cell));
+    }
+
+    static boolean isYes(String cell) {
+        return YES.contains(Plain.of(cell));
+    }
+
+    static boolean isToneUse(String cell) {
+        String plain = Plain.of(cell);
+        return TONE_NONE.contains(plain) || TONE_SENT.contains(plain) || TONE_BOTH.contains(plain);
+    }
+
+    /** The rows that became entries, as a list. */
+    public ChannelList list(String name) {
+        return new ChannelList(
+                name,
+                extraColumns,
+                rows.stream().flatMap(row -> row.entry().stream()).toList());
+    }
+
+    /** How many rows became entries. */
+    public long entries() {
+        return rows.stream().filter(row -> row.entry().isPresent()).count();
+    }
+
+    /** The rows kept aside. */
+    public List<RowReading> aside() {
+        return rows.stream().filter(row -> row.aside().isPresent()).toList();
+    }
+
+    /** Reads one table. */
+    private static final class Reader {
+        private final Table table;
+        private final Mapping mapping;
+        private final Edition edition;
+        private final HouseRules house;
+        private final List<Integer> kept = new ArrayList<>();
+        private final List<String> extraColumns = new ArrayList<>();
+        /** What short texts that stand in many rows were read as. */
+        private final Map<String, Optional<WrittenTone>> tones = new HashMap<>();
+
+        private final Map<String, Optional<WrittenMode>> modes = new HashMap<>();
+        private final Map<String, Optional<WrittenPower>> powers = new HashMap<>();
+        private final Map<String, Optional<Shift>> shifts = new HashMap<>();
+        private int numbered;
+
+        Reader(Table table, Mapping mapping, Edition edition, HouseRules house) {
+            this.table = table;
+            this.mapping = mapping;
+            this.edition = edition;
+            this.house = house;
+            for (int i = 0; i < mapping.columns().size(); i++) {
+                Column.Kind kind = mapping.columns().get(i).kind();
+                if (kind == Column.Kind.KEEP || kind == Column.Kind.PLACE) {
+                    kept.add(i);
+                    extraColumns.add(freeHeading(heading(i)));
+                }
+            }
         }
-      }
-      return new TableReading(List.copyOf(extraColumns), List.copyOf(rows));
-    }
 
-    private static RowReading aside(Table.Row row, String why) {
-      return new RowReading(row.line(), row.cells(), Optional.empty(), List.of(), Optional.of(why));
-    }
-
-    /** A number with a decimal comma in a table parted by commas falls into two cells, and the row gets longer than its headings. */
-    private boolean splitByDecimalCommas(Table.Row row) {
-      int headings = mapping.heading().map(at -> table.rows().get(at).cells().size()).orElse(Integer.MAX_VALUE);
-      List<String> beyond = row.cells().stream().skip(headings).map(String::strip).filter(cell -> !cell.isEmpty()).toList();
-      return !beyond.isEmpty() && beyond.stream().allMatch(cell -> cell.matches("[0-9]{1,6}"));
-    }
-
-    private RowReading row(Table.Row row) {
-      if (splitByDecimalCommas(row)) {
-        return aside(row, "It has more cells than the table has headings. A number with a decimal comma has to stand in quotes, or"
-            + " the cells be parted by semicolons.");
-      }
-      Sketch sketch = new Sketch();
-      Map<Field, String> joined = new HashMap<>();
-      for (int i = 0; i < mapping.columns().size(); i++) {
-        String cell = row.cell(i);
-        if (!cell.isEmpty()) {
-          Optional<String> problem = cell(sketch, mapping.columns().get(i), i, cell, joined);
-          if (problem.isPresent()) {
-            return aside(row, problem.get());
-          }
+        private String heading(int column) {
+            String given = mapping.heading()
+                    .map(row -> table.rows().get(row).cell(column))
+                    .orElse("");
+            return given.isBlank() ? "column " + (column + 1) : given;
         }
-      }
-      withoutDirection(sketch, row);
-      Optional.ofNullable(joined.remove(Field.NAME)).ifPresent(sketch::otherwiseCalled);
-      joined.forEach(sketch::text);
-      if (sketch.receive().isEmpty()) {
-        return aside(row, row.filled() == 1 ? "A heading or a remark: no frequency in it."
-            : "No frequency in it to hear on.");
-      }
-      if (!sketch.has(Field.NUMBER) && !mapping.has(Column.Kind.NUMBER)) {
-        sketch.text(Field.NUMBER, String.valueOf(++numbered));
-      }
-      Understood understood = sketch.settle(edition, house, mapping.unsaid());
-      if (understood.problem().isPresent()) {
-        return aside(row, understood.problem().get());
-      }
-      List<String> extras = kept.stream().map(row::cell).toList();
-      return new RowReading(row.line(), row.cells(), Optional.of(Channel.of(understood.fields(), extras)),
-          understood.said(), Optional.empty());
-    }
 
-    /** A size beside an empty column of directions is what the radio keeps for when one is chosen. */
-    private void withoutDirection(Sketch sketch, Table.Row row) {
-      List<Integer> shifts = IntStream.range(0, mapping.columns().size())
-          .filter(i -> mapping.columns().get(i).kind() == Column.Kind.SHIFT).boxed().toList();
-      boolean sizeOnly = sketch.shift().filter(shift -> !shift.direct() && shift.sign() == 0).isPresent();
-      if (shifts.size() > 1 && sizeOnly && shifts.stream().anyMatch(i -> row.cell(i).isEmpty())) {
-        sketch.shifted(new Shift(true, 0, Optional.empty()))
-            .note(Said.because(Field.TX_MHZ, "no offset", "no direction is given, only a size"));
-      }
-    }
-
-    private Optional<String> cell(Sketch sketch, Column column, int index, String cell, Map<Field, String> joined) {
-      switch (column.kind()) {
-        case NUMBER -> sketch.text(Field.NUMBER, cell.replaceFirst("^#|\\.$", ""));
-        case NAME -> sketch.text(Field.NAME, cell);
-        case PLACE -> joined.putIfAbsent(Field.NAME, cell); // the first of them, where there is no name
-        case SERVICE -> sketch.text(Field.SERVICE, service(cell));
-        case SCAN -> sketch.text(Field.SCAN, YES.contains(Plain.of(cell)) ? "yes" : NO.contains(Plain.of(cell)) ? "no" : cell);
-        case NARROW, WIDE -> sketch.mode(new WrittenMode(Optional.empty(),
-            Optional.of(YES.contains(Plain.of(cell)) == (column.kind() == Column.Kind.NARROW)), Optional.empty(), false));
-        case TIMEOUT -> timeout(sketch, cell);
-        case NOTE -> joined.merge(Field.NOTE, cell, (one, other) -> one + " · " + other);
-        case RECEIVE -> {
-          return receive(sketch, column, index, cell);
+        /** A heading that no column of the list has yet. */
+        private String freeHeading(String heading) {
+            String free = heading;
+            for (int i = 2;
+                    Field.ofColumn(free).isPresent() || Field.ofKey(free).isPresent() || extraColumns.contains(free);
+                    i++) {
+                free = heading + " " + i;
+            }
+            return free;
         }
-        case TRANSMIT -> transmit(sketch, column, cell);
-        case SHIFT -> {
-          return shift(sketch, column, index, cell);
+
+        TableReading read() {
+            List<RowReading> rows = new ArrayList<>();
+            List<String> headings =
+                    mapping.heading().map(row -> table.rows().get(row).cells()).orElse(List.of());
+            for (int i = 0; i < table.rows().size(); i++) {
+                Table.Row row = table.rows().get(i);
+                if (mapping.heading().isPresent() && i < mapping.heading().get()) {
+                    rows.add(aside(row, "It stands above the headings."));
+                } else if (mapping.heading().isEmpty() || i > mapping.heading().get()) {
+                    rows.add(row.cells().equals(headings) ? aside(row, "The headings stand here again.") : row(row));
+                } else if (!Headings.areSurely(headings)) {
+                    rows.add(aside(row, "Taken for the headings of the columns."));
+                }
+            }
+            return new TableReading(List.copyOf(extraColumns), List.copyOf(rows));
         }
-        case CHANNEL -> {
-          return channel(sketch, index, cell);
+
+        private static RowReading aside(Table.Row row, String why) {
+            return new RowReading(row.line(), row.cells(), Optional.empty(), List.of(), Optional.of(why));
         }
-        case LINE -> {
-          return AddLine.into(sketch, cell, edition);
+
+        /** A number with a decimal comma in a table parted by commas falls into two cells, and the row gets longer than its headings. */
+        private boolean splitByDecimalCommas(Table.Row row) {
+            int headings = mapping.heading()
+                    .map(at -> table.rows().get(at).cells().size())
+                    .orElse(Integer.MAX_VALUE);
+            List<String> beyond = row.cells().stream()
+                    .skip(headings)
+                    .map(String::strip)
+                    .filter(cell -> !cell.isEmpty())
+                    .toList();
+            return !beyond.isEmpty() && beyond.stream().allMatch(cell -> cell.matches("[0-9]{1,6}"));
         }
-        case TONE, TONE_SENT, TONE_HEARD -> {
-          if (Plain.of(cell).matches("cc\\s*[0-9]{1,2}")) { // a colour code tells digital radios apart, and is no tone
-            joined.merge(Field.NOTE, cell, (one, other) -> one + " · " + other);
-            sketch.note(Said.doubtful(Field.NOTE, cell, "a colour code of digital radio, kept in the note; it is no tone"));
-          } else {
-            boolean octal = Headings.isDigital(heading(index)) && cell.strip().matches("[0-7]{1,3}");
-            tone(sketch, column.kind(), octal ? "D" + cell.strip() : cell);
-          }
+
+        private RowReading row(Table.Row row) {
+            if (splitByDecimalCommas(row)) {
+                return aside(
+                        row,
+                        "It has more cells than the table has headings. A number with a decimal comma has to stand in quotes, or"
+                                + " the cells be parted by semicolons.");
+            }
+            Sketch sketch = new Sketch();
+            Map<Field, String> joined = new HashMap<>();
+            for (int i = 0; i < mapping.columns().size(); i++) {
+                String cell = row.cell(i);
+                if (!cell.isEmpty()) {
+                    Optional<String> problem = cell(sketch, mapping.columns().get(i), i, cell, joined);
+                    if (problem.isPresent()) {
+                        return aside(row, problem.get());
+                    }
+                }
+            }
+            withoutDirection(sketch, row);
+            Optional.ofNullable(joined.remove(Field.NAME)).ifPresent(sketch::otherwiseCalled);
+            joined.forEach(sketch::text);
+            if (sketch.receive().isEmpty()) {
+                return aside(
+                        row,
+                        row.filled() == 1
+                                ? "A heading or a remark: no frequency in it."
+                                : "No frequency in it to hear on.");
+            }
+            if (!sketch.has(Field.NUMBER) && !mapping.has(Column.Kind.NUMBER)) {
+                sketch.text(Field.NUMBER, String.valueOf(++numbered));
+            }
+            Understood understood = sketch.settle(edition, house, mapping.unsaid());
+            if (understood.problem().isPresent()) {
+                return aside(row, understood.problem().get());
+            }
+            List<String> extras = kept.stream().map(row::cell).toList();
+            return new RowReading(
+                    row.line(),
+                    row.cells(),
+                    Optional.of(Channel.of(understood.fields(), extras)),
+                    understood.said(),
+                    Optional.empty());
         }
-        case TONE_USE -> toneUse(sketch, cell);
-        case MODE -> modes.computeIfAbsent(cell, WrittenMode::read).ifPresentOrElse(sketch::mode, () -> sketch.unread(Field.MODE, cell));
-        case POWER -> power(sketch, cell);
-        case USE -> use(sketch, cell);
-        default -> { } // kept in a column of its own, or left out
-      }
-      return Optional.empty();
-    }
 
-    private String service(String cell) {
-      String plain = Plain.of(cell);
-      return edition.services().stream()
-          .filter(each -> each.id().equals(plain) || each.title().equalsIgnoreCase(cell)).map(each -> each.id()).findFirst()
-          .orElse(plain.matches("ham|amateur radio|ar") ? edition.plan().service() : plain);
-    }
-
-    private static void timeout(Sketch sketch, String cell) {
-      java.util.regex.Matcher time = java.util.regex.Pattern.compile("([0-9]{1,4})\\s*(s|sec|secs|seconds|m|min|minutes)?").matcher(Plain.of(cell));
-      if (Set.of("off", "none", "no").contains(Plain.of(cell))) {
-        sketch.text(Field.TIMEOUT_S, "0");
-      } else if (time.matches()) {
-        boolean minutes = time.group(2) != null && time.group(2).startsWith("m");
-        sketch.text(Field.TIMEOUT_S, String.valueOf(Integer.parseInt(time.group(1)) * (minutes ? 60 : 1)));
-      } else {
-        sketch.unread(Field.TIMEOUT_S, cell);
-      }
-    }
-
-    private Optional<String> receive(Sketch sketch, Column column, int index, String cell) {
-      Optional<WrittenFrequency> read = WrittenFrequency.read(cell, column.unit());
-      if (read.isEmpty()) {
-        return AddLine.into(sketch, cell, edition).map(problem -> "“" + cell + "” under " + heading(index) + " is no frequency.");
-      }
-      sketch.hears(read.get().frequency());
-      boolean counted = read.get().unit() != org.wache.typed.Unit.MEGAHERTZ && !read.get().said();
-      if (counted) {
-        sketch.note(Said.because(Field.RX_MHZ, "hears " + read.get().frequency(),
-            "“" + cell + "” counted in " + read.get().unit().symbol()));
-      }
-      return Optional.empty();
-    }
-
-    private void transmit(Sketch sketch, Column column, String cell) {
-      String plain = Plain.of(cell);
-      Optional<Shift> shift = Shift.read(cell, Optional.empty());
-      Optional<WrittenFrequency> read = WrittenFrequency.read(cell, column.unit());
-      if (SILENT.contains(plain)) {
-        sketch.listens();
-      } else if (shift.isPresent() && (read.isEmpty() || isShort(plain))) {
-        sketch.shifted(shift.get());
-      } else if (read.isPresent()) {
-        sketch.talksOn(read.get().frequency());
-      } else {
-        sketch.unread(Field.TX_MHZ, cell);
-      }
-    }
-
-    /** 0.6 or 5.00 where a transmit frequency should stand is an offset. */
-    private static boolean isShort(String plain) {
-      return plain.matches("0?[.,][0-9]+|[0-9]([.,][0-9]{1,2}0*)?");
-    }
-
-    private Optional<String> shift(Sketch sketch, Column column, int index, String cell) {
-      Optional<Shift> read = shifts.computeIfAbsent(index + " " + cell, any -> Shift.read(cell, column.unit()));
-      if (read.isEmpty() && Set.of("split", "odd", "odd split").contains(Plain.of(cell))) {
-        return Optional.empty(); // the transmit column says where
-      }
-      if (read.isEmpty()) {
-        Optional<WrittenFrequency> input = WrittenFrequency.read(cell, column.unit());
-        if (LISTEN.contains(Plain.of(cell))) {
-          sketch.listens();
-          return Optional.empty();
+        /** A size beside an empty column of directions is what the radio keeps for when one is chosen. */
+        private void withoutDirection(Sketch sketch, Table.Row row) {
+            List<Integer> shifts = IntStream.range(0, mapping.columns().size())
+                    .filter(i -> mapping.columns().get(i).kind() == Column.Kind.SHIFT)
+                    .boxed()
+                    .toList();
+            boolean sizeOnly = sketch.shift()
+                    .filter(shift -> !shift.direct() && shift.sign() == 0)
+                    .isPresent();
+            if (shifts.size() > 1
+                    && sizeOnly
+                    && shifts.stream().anyMatch(i -> row.cell(i).isEmpty())) {
+                sketch.shifted(new Shift(true, 0, Optional.empty()))
+                        .note(Said.because(Field.TX_MHZ, "no offset", "no direction is given, only a size"));
+            }
         }
-        return input.isEmpty() ? Optional.of("“" + cell + "” under " + heading(index) + " is no offset.") : Optional.empty();
-      }
-      Optional<Shift> both = sketch.shift().isEmpty() ? read : sketch.shift().get().and(read.get());
-      if (both.isEmpty()) {
-        return Optional.of("“" + cell + "” under " + heading(index) + " contradicts the other column of the offset.");
-      }
-      sketch.shifted(both.get());
-      return Optional.empty();
-    }
 
-    private Optional<String> channel(Sketch sketch, int index, String cell) {
-      String service = Plain.of(heading(index)).replaceAll("[^a-z ]", " ").strip().split(" ")[0];
-      boolean named = edition.service(service).isPresent() || edition.listening().called(service).isPresent();
-      boolean bare = cell.matches("[0-9]{1,2}[a-zA-Z]?|[rR](pt|PT)?[0-9]{1,2}");
-      boolean alone = edition.services().stream().filter(each -> Plain.of(heading(index)).contains(each.id())).count() > 1;
-      return AddLine.into(sketch, named && bare && !alone ? service + " " + cell : cell, edition)
-          .map(problem -> "“" + cell + "” under " + heading(index) + " is no channel.");
-    }
-
-    private void tone(Sketch sketch, Column.Kind kind, String cell) {
-      int slash = cell.indexOf('/');
-      if (kind == Column.Kind.TONE && slash > 0 && !Plain.of(cell).equals("n/a")) {
-        one(sketch, Column.Kind.TONE_SENT, cell.substring(0, slash).strip());
-        one(sketch, Column.Kind.TONE_HEARD, cell.substring(slash + 1).strip());
-      } else {
-        one(sketch, kind, cell);
-      }
-    }
-
-    private void one(Sketch sketch, Column.Kind kind, String cell) {
-      Optional<WrittenTone> read = tones.computeIfAbsent(cell, text -> WrittenTone.read(text, edition.tones()));
-      Field field = kind == Column.Kind.TONE_HEARD ? Field.RX_TONE : Field.TX_TONE;
-      boolean burst = field == Field.RX_TONE && read.flatMap(WrittenTone::tone).filter(Tone.Burst.class::isInstance).isPresent();
-      if (read.isEmpty() || burst) {
-        sketch.unread(field, cell);
-        return;
-      }
-      read.get().code().ifPresent(code -> sketch.note(Said.because(field, "tone " + read.get().tone().get().text(),
-          "code " + code + " is " + read.get().tone().get().text() + " Hz")));
-      read.get().tone().ifPresent(tone -> {
-        switch (kind) {
-          case TONE_SENT -> sketch.sends(tone);
-          case TONE_HEARD -> sketch.opensOn(tone);
-          default -> sketch.tone(tone, read.get().code().isPresent());
+        private Optional<String> cell(Sketch sketch, Column column, int index, String cell, Map<Field, String> joined) {
+            switch (column.kind()) {
+                case NUMBER -> sketch.text(Field.NUMBER, cell.replaceFirst("^#|\\.$", ""));
+                case NAME -> sketch.text(Field.NAME, cell);
+                case PLACE -> joined.putIfAbsent(Field.NAME, cell); // the first of them, where there is no name
+                case SERVICE -> sketch.text(Field.SERVICE, service(cell));
+                case SCAN ->
+                    sketch.text(
+                            Field.SCAN,
+                            YES.contains(Plain.of(cell)) ? "yes" : NO.contains(Plain.of(cell)) ? "no" : cell);
+                case NARROW, WIDE ->
+                    sketch.mode(new WrittenMode(
+                            Optional.empty(),
+                            Optional.of(YES.contains(Plain.of(cell)) == (column.kind() == Column.Kind.NARROW)),
+                            Optional.empty(),
+                            false));
+                case TIMEOUT -> timeout(sketch, cell);
+                case NOTE -> joined.merge(Field.NOTE, cell, (one, other) -> one + " · " + other);
+                case RECEIVE -> {
+                    return receive(sketch, column, index, cell);
+                }
+                case TRANSMIT -> transmit(sketch, column, cell);
+                case SHIFT -> {
+                    return shift(sketch, column, index, cell);
+                }
+                case CHANNEL -> {
+                    return channel(sketch, index, cell);
+                }
+                case LINE -> {
+                    return AddLine.into(sketch, cell, edition);
+                }
+                case TONE, TONE_SENT, TONE_HEARD -> {
+                    if (Plain.of(cell)
+                            .matches("cc\\s*[0-9]{1,2}")) { // a colour code tells digital radios apart, and is no tone
+                        joined.merge(Field.NOTE, cell, (one, other) -> one + " · " + other);
+                        sketch.note(Said.doubtful(
+                                Field.NOTE, cell, "a colour code of digital radio, kept in the note; it is no tone"));
+                    } else {
+                        boolean octal = Headings.isDigital(heading(index))
+                                && cell.strip().matches("[0-7]{1,3}");
+                        tone(sketch, column.kind(), octal ? "D" + cell.strip() : cell);
+                    }
+                }
+                case TONE_USE -> toneUse(sketch, cell);
+                case MODE ->
+                    modes.computeIfAbsent(cell, WrittenMode::read)
+                            .ifPresentOrElse(sketch::mode, () -> sketch.unread(Field.MODE, cell));
+                case POWER -> power(sketch, cell);
+                case USE -> use(sketch, cell);
+                default -> {} // kept in a column of its own, or left out
+            }
+            return Optional.empty();
         }
-      });
-    }
 
-    private static void toneUse(Sketch sketch, String cell) {
-      String plain = Plain.of(cell);
-      if (TONE_NONE.contains(plain)) {
-        sketch.withoutTones();
-      } else if (TONE_BOTH.contains(plain)) {
-        sketch.bothWays();
-      } else if (TONE_SENT.contains(plain)) {
-        sketch.sendsOnly();
-      }
-    }
-
-    private void power(Sketch sketch, String cell) {
-      Optional<WrittenPower> read = powers.computeIfAbsent(cell, WrittenPower::read);
-      if (read.isEmpty()) {
-        sketch.unread(Field.POWER_W, cell);
-        return;
-      }
-      read.get().watts().ifPresent(watts -> sketch.text(Field.POWER_W, watts));
-      read.get().level().ifPresent(level -> {
-        String watts = mapping.levels().get(level);
-        if (watts == null) {
-          sketch.note(Said.doubtful(Field.POWER_W, "power not known",
-              "what “" + cell + "” is in watts is not said"));
-        } else {
-          sketch.text(Field.POWER_W, watts).note(Said.because(Field.POWER_W, watts + " W",
-              "what “" + level.word() + "” was said to be"));
+        private String service(String cell) {
+            String plain = Plain.of(cell);
+            return edition.services().stream()
+                    .filter(each -> each.id().equals(plain) || each.title().equalsIgnoreCase(cell))
+                    .map(each -> each.id())
+                    .findFirst()
+                    .orElse(
+                            plain.matches("ham|amateur radio|ar")
+                                    ? edition.plan().service()
+                                    : plain);
         }
-      });
-    }
 
-    private static void use(Sketch sketch, String cell) {
-      String plain = Plain.of(cell);
-      if (LISTEN.contains(plain)) {
-        sketch.listens();
-      } else if (REPEATER.contains(plain)) {
-        sketch.throughRepeater();
-      } else if (DIRECT.contains(plain)) {
-        if (sketch.shift().isEmpty()) {
-          sketch.shifted(new Shift(true, 0, Optional.empty()));
+        private static void timeout(Sketch sketch, String cell) {
+            java.util.regex.Matcher time = java.util.regex.Pattern.compile(
+                            "([0-9]{1,4})\\s*(s|sec|secs|seconds|m|min|minutes)?")
+                    .matcher(Plain.of(cell));
+            if (Set.of("off", "none", "no").contains(Plain.of(cell))) {
+                sketch.text(Field.TIMEOUT_S, "0");
+            } else if (time.matches()) {
+                boolean minutes = time.group(2) != null && time.group(2).startsWith("m");
+                sketch.text(Field.TIMEOUT_S, String.valueOf(Integer.parseInt(time.group(1)) * (minutes ? 60 : 1)));
+            } else {
+                sketch.unread(Field.TIMEOUT_S, cell);
+            }
         }
-      }
+
+        private Optional<String> receive(Sketch sketch, Column column, int index, String cell) {
+            Optional<WrittenFrequency> read = WrittenFrequency.read(cell, column.unit());
+            if (read.isEmpty()) {
+                return AddLine.into(sketch, cell, edition)
+                        .map(problem -> "“" + cell + "” under " + heading(index) + " is no frequency.");
+            }
+            sketch.hears(read.get().frequency());
+            boolean counted = read.get().unit() != org.wache.typed.Unit.MEGAHERTZ
+                    && !read.get().said();
+            if (counted) {
+                sketch.note(Said.because(
+                        Field.RX_MHZ,
+                        "hears " + read.get().frequency(),
+                        "“" + cell + "” counted in " + read.get().unit().symbol()));
+            }
+            return Optional.empty();
+        }
+
+        private void transmit(Sketch sketch, Column column, String cell) {
+            String plain = Plain.of(cell);
+            Optional<Shift> shift = Shift.read(cell, Optional.empty());
+            Optional<WrittenFrequency> read = WrittenFrequency.read(cell, column.unit());
+            if (SILENT.contains(plain)) {
+                sketch.listens();
+            } else if (shift.isPresent() && (read.isEmpty() || isShort(plain))) {
+                sketch.shifted(shift.get());
+            } else if (read.isPresent()) {
+                sketch.talksOn(read.get().frequency());
+            } else {
+                sketch.unread(Field.TX_MHZ, cell);
+            }
+        }
+
+        /** 0.6 or 5.00 where a transmit frequency should stand is an offset. */
+        private static boolean isShort(String plain) {
+            return plain.matches("0?[.,][0-9]+|[0-9]([.,][0-9]{1,2}0*)?");
+        }
+
+        private Optional<String> shift(Sketch sketch, Column column, int index, String cell) {
+            Optional<Shift> read = shifts.computeIfAbsent(index + " " + cell, any -> Shift.read(cell, column.unit()));
+            if (read.isEmpty() && Set.of("split", "odd", "odd split").contains(Plain.of(cell))) {
+                return Optional.empty(); // the transmit column says where
+            }
+            if (read.isEmpty()) {
+                Optional<WrittenFrequency> input = WrittenFrequency.read(cell, column.unit());
+                if (LISTEN.contains(Plain.of(cell))) {
+                    sketch.listens();
+                    return Optional.empty();
+                }
+                return input.isEmpty()
+                        ? Optional.of("“" + cell + "” under " + heading(index) + " is no offset.")
+                        : Optional.empty();
+            }
+            Optional<Shift> both =
+                    sketch.shift().isEmpty() ? read : sketch.shift().get().and(read.get());
+            if (both.isEmpty()) {
+                return Optional.of(
+                        "“" + cell + "” under " + heading(index) + " contradicts the other column of the offset.");
+            }
+            sketch.shifted(both.get());
+            return Optional.empty();
+        }
+
+        private Optional<String> channel(Sketch sketch, int index, String cell) {
+            String service =
+                    Plain.of(heading(index)).replaceAll("[^a-z ]", " ").strip().split(" ")[0];
+            boolean named = edition.service(service).isPresent()
+                    || edition.listening().called(service).isPresent();
+            boolean bare = cell.matches("[0-9]{1,2}[a-zA-Z]?|[rR](pt|PT)?[0-9]{1,2}");
+            boolean alone = edition.services().stream()
+                            .filter(each -> Plain.of(heading(index)).contains(each.id()))
+                            .count()
+                    > 1;
+            return AddLine.into(sketch, named && bare && !alone ? service + " " + cell : cell, edition)
+                    .map(problem -> "“" + cell + "” under " + heading(index) + " is no channel.");
+        }
+
+        private void tone(Sketch sketch, Column.Kind kind, String cell) {
+            int slash = cell.indexOf('/');
+            if (kind == Column.Kind.TONE && slash > 0 && !Plain.of(cell).equals("n/a")) {
+                one(sketch, Column.Kind.TONE_SENT, cell.substring(0, slash).strip());
+                one(sketch, Column.Kind.TONE_HEARD, cell.substring(slash + 1).strip());
+            } else {
+                one(sketch, kind, cell);
+            }
+        }
+
+        private void one(Sketch sketch, Column.Kind kind, String cell) {
+            Optional<WrittenTone> read = tones.computeIfAbsent(cell, text -> WrittenTone.read(text, edition.tones()));
+            Field field = kind == Column.Kind.TONE_HEARD ? Field.RX_TONE : Field.TX_TONE;
+            boolean burst = field == Field.RX_TONE
+                    && read.flatMap(WrittenTone::tone)
+                            .filter(Tone.Burst.class::isInstance)
+                            .isPresent();
+            if (read.isEmpty() || burst) {
+                sketch.unread(field, cell);
+                return;
+            }
+            read.get()
+                    .code()
+                    .ifPresent(code -> sketch.note(Said.because(
+                            field,
+                            "tone " + read.get().tone().get().text(),
+                            "code " + code + " is " + read.get().tone().get().text() + " Hz")));
+            read.get().tone().ifPresent(tone -> {
+                switch (kind) {
+                    case TONE_SENT -> sketch.sends(tone);
+                    case TONE_HEARD -> sketch.opensOn(tone);
+                    default -> sketch.tone(tone, read.get().code().isPresent());
+                }
+            });
+        }
+
+        private static void toneUse(Sketch sketch, String cell) {
+            String plain = Plain.of(cell);
+            if (TONE_NONE.contains(plain)) {
+                sketch.withoutTones();
+            } else if (TONE_BOTH.contains(plain)) {
+                sketch.bothWays();
+            } else if (TONE_SENT.contains(plain)) {
+                sketch.sendsOnly();
+            }
+        }
+
+        private void power(Sketch sketch, String cell) {
+            Optional<WrittenPower> read = powers.computeIfAbsent(cell, WrittenPower::read);
+            if (read.isEmpty()) {
+                sketch.unread(Field.POWER_W, cell);
+                return;
+            }
+            read.get().watts().ifPresent(watts -> sketch.text(Field.POWER_W, watts));
+            read.get().level().ifPresent(level -> {
+                String watts = mapping.levels().get(level);
+                if (watts == null) {
+                    sketch.note(Said.doubtful(
+                            Field.POWER_W, "power not known", "what “" + cell + "” is in watts is not said"));
+                } else {
+                    sketch.text(Field.POWER_W, watts)
+                            .note(Said.because(
+                                    Field.POWER_W, watts + " W", "what “" + level.word() + "” was said to be"));
+                }
+            });
+        }
+
+        private static void use(Sketch sketch, String cell) {
+            String plain = Plain.of(cell);
+            if (LISTEN.contains(plain)) {
+                sketch.listens();
+            } else if (REPEATER.contains(plain)) {
+                sketch.throughRepeater();
+            } else if (DIRECT.contains(plain)) {
+                if (sketch.shift().isEmpty()) {
+                    sketch.shifted(new Shift(true, 0, Optional.empty()));
+                }
+            }
+        }
     }
-  }
 }

@@ -14,22 +14,22 @@ import org.wache.channel.Field;
  */
 public record Said(Field field, String words, String why, Sum sum, boolean doubt) {
 
-  public static Said plainly(Field field, String words) {
-    return new Said(field, words, "", Sum.NONE, false);
-  }
+    public static Said plainly(Field field, String words) {
+        return new Said(field, words, "", Sum.NONE, false);
+    }
 
-  public static Said because(Field field, String words, String why) {
-    return new Said(field, words, why, Sum.NONE, false);
-  }
+    public static Said because(Field field, String words, String why) {
+        return new Said(field, words, why, Sum.NONE, false);
+    }
 
-  public static Said doubtful(Field field, String words, String why) {
-    return new Said(field, words, why, Sum.NONE, true);
-  }
+    public static Said doubtful(Field field, String words, String why) {
+        return new Said(field, words, why, Sum.NONE, true);
+    }
 
-  /** On one line: {@code talks on 146.340 MHz: 146.940 MHz − 600.0 kHz = 146.340 MHz, the plan's offset there}. */
-  public String line() {
-    String arithmetic = sum.lines().isEmpty() ? "" : ": " + sum.text();
-    String reason = why.isEmpty() ? "" : (arithmetic.isEmpty() ? ": " : ", ") + why;
-    return words + arithmetic + reason;
-  }
+    /** On one line: {@code talks on 146.340 MHz: 146.940 MHz − 600.0 kHz = 146.340 MHz, the plan's offset there}. */
+    public String line() {
+        String arithmetic = sum.lines().isEmpty() ? "" : ": " + sum.text();
+        String reason = why.isEmpty() ? "" : (arithmetic.isEmpty() ? ": " : ", ") + why;
+        return words + arithmetic + reason;
+    }
 }

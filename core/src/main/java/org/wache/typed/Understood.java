@@ -15,17 +15,17 @@ import org.wache.channel.Field;
  */
 public record Understood(Map<Field, String> fields, List<Said> said, Optional<String> problem) {
 
-  public Understood {
-    fields = Map.copyOf(fields);
-    said = List.copyOf(said);
-  }
+    public Understood {
+        fields = Map.copyOf(fields);
+        said = List.copyOf(said);
+    }
 
-  static Understood not(String problem) {
-    return new Understood(Map.of(), List.of(), Optional.of(problem));
-  }
+    static Understood not(String problem) {
+        return new Understood(Map.of(), List.of(), Optional.of(problem));
+    }
 
-  /** The entry, when it is one. */
-  public Optional<Channel> channel() {
-    return problem.isPresent() ? Optional.empty() : Optional.of(Channel.of(fields));
-  }
+    /** The entry, when it is one. */
+    public Optional<Channel> channel() {
+        return problem.isPresent() ? Optional.empty() : Optional.of(Channel.of(fields));
+    }
 }

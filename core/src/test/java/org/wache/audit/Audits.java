@@ -14,40 +14,52 @@ import org.wache.rulebook.RulebookReader;
 /** Audits for tests. */
 public final class Audits {
 
-  public static final LocalDate DAY = LocalDate.of(2026, 11, 25);
+    public static final LocalDate DAY = LocalDate.of(2026, 11, 25);
 
-  private Audits() {}
+    private Audits() {}
 
-  public static Edition edition(LocalDate day) {
-    return RulebookReader.shipped("us").on(day);
-  }
+    public static Edition edition(LocalDate day) {
+        return RulebookReader.shipped("us").on(day);
+    }
 
-  public static Auditor auditor(LocalDate day, String... holders) {
-    Edition edition = edition(day);
-    return new Auditor(Register.ALL, AuditContext.of(edition, day,
-        Arrays.stream(holders).map(words -> HolderShorthand.holder(words, edition)).toList()));
-  }
+    public static Auditor auditor(LocalDate day, String... holders) {
+        Edition edition = edition(day);
+        return new Auditor(
+                Register.ALL,
+                AuditContext.of(
+                        edition,
+                        day,
+                        Arrays.stream(holders)
+                                .map(words -> HolderShorthand.holder(words, edition))
+                                .toList()));
+    }
 
-  public static Audit of(String holder, Channel... channels) {
-    return auditor(DAY, holder).audit(list(channels));
-  }
+    public static Audit of(String holder, Channel... channels) {
+        return auditor(DAY, holder).audit(list(channels));
+    }
 
-  public static ChannelList list(Channel... channels) {
-    return new ChannelList("test", List.of(), List.of(channels));
-  }
+    public static ChannelList list(Channel... channels) {
+        return new ChannelList("test", List.of(), List.of(channels));
+    }
 
-  /** The rules that found something on an entry. */
-  public static List<String> rules(Audit audit, int position) {
-    return audit.findings(position).stream().map(finding -> finding.slug().text()).toList();
-  }
+    /** The rules that found something on an entry. */
+    public static List<String> rules(Audit audit, int position) {
+        return audit.findings(position).stream()
+                .map(finding -> finding.slug().text())
+                .toList();
+    }
 
-  /** What an audit of one entry came to: its verdict, and the rules that found something, each once and in order. */
-  public static String said(Audit audit) {
-    return said(audit.entry(0).verdict().text(), String.join(" ", rules(audit, 0)));
-  }
+    /** What an audit of one entry came to: its verdict, and the rules that found something, each once and in order. */
+    public static String said(Audit audit) {
+        return said(audit.entry(0).verdict().text(), String.join(" ", rules(audit, 0)));
+    }
 
-  /** The same as a table of cases writes it. */
-  public static String said(String verdict, String rules) {
-    return verdict + ": " + String.join(" ", new java.util.TreeSet<>(rules == null || rules.isEmpty() ? List.of() : List.of(rules.split(" "))));
-  }
+    /** The same as a table of cases writes it. */
+    public static String said(String verdict, String rules) {
+        return verdict + ": "
+                + String.join(
+                        " ",
+                        new java.util.TreeSet<>(
+                                rules == null || rules.isEmpty() ? List.of() : List.of(rules.split(" "))));
+    }
 }

@@ -12,10 +12,12 @@ import org.wache.signal.Frequency;
 /** Measurements against the limits. Values from memory of the sections named; each row says which. */
 class ToleranceTest {
 
-  private static final Edition EDITION = RulebookReader.shipped("us").on(LocalDate.of(2026, 11, 25));
+    private static final Edition EDITION = RulebookReader.shipped("us").on(LocalDate.of(2026, 11, 25));
 
-  @ParameterizedTest(name = "{0} {1} {2} MHz {3}: {5} of {4} is {6} ({7})")
-  @CsvSource(textBlock = """
+    @ParameterizedTest(name = "{0} {1} {2} MHz {3}: {5} of {4} is {6} ({7})")
+    @CsvSource(
+            textBlock =
+                    """
       SPURIOUS, amateur, 146.52, wide, 5, 53.0, in, 97.307(e): 5 W needs 53 dB (25 µW)
       SPURIOUS, amateur, 146.52, wide, 5, 52.5, out, 97.307(e): 5 W needs 53 dB (25 µW)
       SPURIOUS, amateur, 146.52, wide, 0.1, 40, in, 97.307(e): 0.1 W needs 40 dB (10 µW)
@@ -53,11 +55,21 @@ class ToleranceTest {
       TONE_DEVIATION, amateur, 146.52, wide, 0, 500, in, common practice
       TONE_DEVIATION, amateur, 146.52, wide, 0, 200, out, common practice
       """)
-  void limits(Measurement.Kind kind, String service, String mhz, String width, double nominal, double measured, String verdict, String source) {
-    Judged judged = new Tolerance(EDITION, service).judge(new Measurement(kind, Frequency.ofMegahertz(mhz).orElseThrow(), width.equals("narrow"),
-        nominal, measured)).orElseThrow();
-    assertThat(judged.in()).isEqualTo(verdict.equals("in"));
-    assertThat(judged.source()).isNotBlank();
-    assertThat(judged.sum().lines()).isNotEmpty();
-  }
+    void limits(
+            Measurement.Kind kind,
+            String service,
+            String mhz,
+            String width,
+            double nominal,
+            double measured,
+            String verdict,
+            String source) {
+        Judged judged = new Tolerance(EDITION, service)
+                .judge(new Measurement(
+                        kind, Frequency.ofMegahertz(mhz).orElseThrow(), width.equals("narrow"), nominal, measured))
+                .orElseThrow();
+        assertThat(judged.in()).isEqualTo(verdict.equals("in"));
+        assertThat(judged.source()).isNotBlank();
+        assertThat(judged.sum().lines()).isNotEmpty();
+    }
 }

@@ -14,59 +14,81 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** Names for displays. The short forms are common practice, no source. */
 class ShortNamesTest {
 
-  private static String one(String name, int length, ShortNames.Letters letters) {
-    return ShortNames.of(List.of(name), length, letters).get(0).name();
-  }
-
-  @ParameterizedTest
-  @CsvSource(delimiter = '|', value = {"Tern Ridge Rpt | 8 | TernRdgR", "Tern Ridge Rpt | 16 | Tern Ridge Rpt", "Weir Hill Rpt | 8 | WeirHlR",
-      "Levee East | 8 | Levee E", "Tactical 1 | 6 | TAC 1", "Weather | 6 | WX", "Calling 2 m | 8 | Call 2 m", "Örchard Süd | 7 | OrchSud",
-      "Sandbag yard | 8 | SndbgYrd", "Shelter net 12 | 7 | ShltN12", "X | 1 | X"})
-  void namesAreShortenedByRule(String name, int length, String expected) {
-    assertThat(one(name, length, ShortNames.Letters.ASCII)).isEqualTo(expected);
-  }
-
-  @Test
-  void aDisplayOfCapitalsHasNoOthers() {
-    assertThat(one("Tern–Ridge (é)", 20, ShortNames.Letters.CAPITALS)).isEqualTo("TERNRIDGEE");
-    assertThat(one("Tern–Ridge", 20, ShortNames.Letters.CAPITALS_AND_MARKS)).isEqualTo("TERN-RIDGE");
-  }
-
-  @Test
-  void whatWasDoneIsSaid() {
-    assertThat(ShortNames.of(List.of("Tern Ridge Rpt"), 8, ShortNames.Letters.ASCII).get(0).how())
-        .containsExactly("short forms", "no blanks", "R for repeater");
-    assertThat(ShortNames.of(List.of("Levee"), 8, ShortNames.Letters.ASCII).get(0).how()).isEmpty();
-  }
-
-  @Test
-  void twoNamesAreNeverTheSame() {
-    assertThat(ShortNames.of(List.of("Levee", "Levee", "Levee"), 5, ShortNames.Letters.ASCII)).extracting(ShortNames.Named::name)
-        .containsExactly("Levee", "Leve2", "Leve3");
-  }
-
-  @Test
-  void aDisplayWithoutRoomIsRefused() {
-    assertThatThrownBy(() -> one("x", 0, ShortNames.Letters.ASCII)).isInstanceOf(IllegalArgumentException.class);
-  }
-
-  @Test
-  void alwaysShortEnoughUniqueAndInTheLetters() {
-    Random random = new Random(4);
-    String letters = "abcdefghij ABCDEF0123 äöü-./é💥rpt";
-    for (int round = 0; round < 300; round++) {
-      List<String> names = new ArrayList<>();
-      for (int i = 0; i < 60; i++) {
-        StringBuilder name = new StringBuilder();
-        for (int n = random.nextInt(24); n > 0; n--) {
-          name.append(letters.charAt(random.nextInt(letters.length())));
-        }
-        names.add(name.toString());
-      }
-      int length = 3 + random.nextInt(10);
-      List<ShortNames.Named> named = ShortNames.of(names, length, ShortNames.Letters.CAPITALS);
-      assertThat(named).hasSize(60).allMatch(each -> each.name().length() <= length && each.name().matches("[A-Z0-9]*"));
-      assertThat(new HashSet<>(named.stream().map(ShortNames.Named::name).toList())).hasSize(60);
+    private static String one(String name, int length, ShortNames.Letters letters) {
+        return ShortNames.of(List.of(name), length, letters).get(0).name();
     }
-  }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "Tern Ridge Rpt | 8 | TernRdgR",
+                "Tern Ridge Rpt | 16 | Tern Ridge Rpt",
+                "Weir Hill Rpt | 8 | WeirHlR",
+                "Levee East | 8 | Levee E",
+                "Tactical 1 | 6 | TAC 1",
+                "Weather | 6 | WX",
+                "Calling 2 m | 8 | Call 2 m",
+                "Örchard Süd | 7 | OrchSud",
+                "Sandbag yard | 8 | SndbgYrd",
+                "Shelter net 12 | 7 | ShltN12",
+                "X | 1 | X"
+            })
+    void namesAreShortenedByRule(String name, int length, String expected) {
+        assertThat(one(name, length, ShortNames.Letters.ASCII)).isEqualTo(expected);
+    }
+
+    @Test
+    void aDisplayOfCapitalsHasNoOthers() {
+        assertThat(one("Tern–Ridge (é)", 20, ShortNames.Letters.CAPITALS)).isEqualTo("TERNRIDGEE");
+        assertThat(one("Tern–Ridge", 20, ShortNames.Letters.CAPITALS_AND_MARKS)).isEqualTo("TERN-RIDGE");
+    }
+
+    @Test
+    void whatWasDoneIsSaid() {
+        assertThat(ShortNames.of(List.of("Tern Ridge Rpt"), 8, ShortNames.Letters.ASCII)
+                        .get(0)
+                        .how())
+                .containsExactly("short forms", "no blanks", "R for repeater");
+        assertThat(ShortNames.of(List.of("Levee"), 8, ShortNames.Letters.ASCII)
+                        .get(0)
+                        .how())
+                .isEmpty();
+    }
+
+    @Test
+    void twoNamesAreNeverTheSame() {
+        assertThat(ShortNames.of(List.of("Levee", "Levee", "Levee"), 5, ShortNames.Letters.ASCII))
+                .extracting(ShortNames.Named::name)
+                .containsExactly("Levee", "Leve2", "Leve3");
+    }
+
+    @Test
+    void aDisplayWithoutRoomIsRefused() {
+        assertThatThrownBy(() -> one("x", 0, ShortNames.Letters.ASCII)).isInstanceOf(IllegalArgumentException.class);
+    }
+
+    @Test
+    void alwaysShortEnoughUniqueAndInTheLetters() {
+        Random random = new Random(4);
+        String letters = "abcdefghij ABCDEF0123 äöü-./é💥rpt";
+        for (int round = 0; round < 300; round++) {
+            List<String> names = new ArrayList<>();
+            for (int i = 0; i < 60; i++) {
+                StringBuilder name = new StringBuilder();
+                for (int n = random.nextInt(24); n > 0; n--) {
+                    name.append(letters.charAt(random.nextInt(letters.length())));
+                }
+                names.add(name.toString());
+            }
+            int length = 3 + random.nextInt(10);
+            List<ShortNames.Named> named = ShortNames.of(names, length, ShortNames.Letters.CAPITALS);
+            assertThat(named)
+                    .hasSize(60)
+                    .allMatch(each ->
+                            each.name().length() <= length && each.name().matches("[A-Z0-9]*"));
+            assertThat(new HashSet<>(named.stream().map(ShortNames.Named::name).toList()))
+                    .hasSize(60);
+        }
+    }
 }

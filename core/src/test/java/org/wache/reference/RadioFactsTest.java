@@ -16,37 +16,53 @@ import org.wache.rulebook.RulebookReader;
 /** What is said of radios themselves. Common practice, no source, where no section is named. */
 class RadioFactsTest {
 
-  private static final Edition EDITION = RulebookReader.shipped("us").on(LocalDate.of(2026, 11, 25));
-  private static final RadioModel LOCKABLE = RadioReader.model("""
+    private static final Edition EDITION = RulebookReader.shipped("us").on(LocalDate.of(2026, 11, 25));
+    private static final RadioModel LOCKABLE = RadioReader.model(
+            """
       {"model":"M","certifiedFor":[],"transmit":[["136","174"],["400","480"]],"lockErases":["memories"],
        "lockModes":[{"name":"Open","transmit":[["136","174"],["400","480"]]},{"name":"Here","transmit":[["144","148"],["420","450"]]},
-         {"name":"There","transmit":[["144","146"],["430","440"]]}]}""".getBytes(StandardCharsets.UTF_8));
+         {"name":"There","transmit":[["144","146"],["430","440"]]}]}"""
+                    .getBytes(StandardCharsets.UTF_8));
 
-  private static List<String> facts(String lock) {
-    return RadioFacts.of(new Radio(LOCKABLE, LOCKABLE.coverage().lock(lock), Optional.empty(), false), EDITION).stream()
-        .map(RadioFacts.Fact::text).toList();
-  }
+    private static List<String> facts(String lock) {
+        return RadioFacts.of(new Radio(LOCKABLE, LOCKABLE.coverage().lock(lock), Optional.empty(), false), EDITION)
+                .stream()
+                .map(RadioFacts.Fact::text)
+                .toList();
+    }
 
-  @Test
-  void anOpenRadioIsSaidToBeOpenAndHowToLockIt() {
-    assertThat(facts("Open")).singleElement().asString().contains("It is open").contains("“Here”").contains("erases its memories");
-  }
+    @Test
+    void anOpenRadioIsSaidToBeOpenAndHowToLockIt() {
+        assertThat(facts("Open"))
+                .singleElement()
+                .asString()
+                .contains("It is open")
+                .contains("“Here”")
+                .contains("erases its memories");
+    }
 
-  @Test
-  void theBandLimitsOfAnotherCountryAreNamed() {
-    assertThat(facts("There")).singleElement().asString().contains("IARU Region 1").contains("“Here”");
-  }
+    @Test
+    void theBandLimitsOfAnotherCountryAreNamed() {
+        assertThat(facts("There"))
+                .singleElement()
+                .asString()
+                .contains("IARU Region 1")
+                .contains("“Here”");
+    }
 
-  @Test
-  void aRadioSetAsItShouldBeSaysNothing() {
-    assertThat(facts("Here")).isEmpty();
-  }
+    @Test
+    void aRadioSetAsItShouldBeSaysNothing() {
+        assertThat(facts("Here")).isEmpty();
+    }
 
-  /** 47 CFR 95.1761(c), from memory. */
-  @Test
-  void aGmrsRadioThatReachesAmateurBandsCannotBeCertified() {
-    RadioModel both = RadioReader.model("""
-        {"model":"B","certifiedFor":["95E"],"transmit":[["144","148"],["462.5","467.8"]]}""".getBytes(StandardCharsets.UTF_8));
-    assertThat(RadioFacts.of(Radio.of(both), EDITION)).singleElement().satisfies(fact -> assertThat(fact.text()).contains("cannot be certified"));
-  }
+    /** 47 CFR 95.1761(c), from memory. */
+    @Test
+    void aGmrsRadioThatReachesAmateurBandsCannotBeCertified() {
+        RadioModel both = RadioReader.model(
+                """
+        {"model":"B","certifiedFor":["95E"],"transmit":[["144","148"],["462.5","467.8"]]}"""
+                        .getBytes(StandardCharsets.UTF_8));
+        assertThat(RadioFacts.of(Radio.of(both), EDITION)).singleElement().satisfies(fact -> assertThat(fact.text())
+                .contains("cannot be certified"));
+    }
 }

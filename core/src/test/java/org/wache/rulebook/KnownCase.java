@@ -15,21 +15,27 @@ import org.wache.signal.Span;
  * @param asked what a rulebook says of it
  * @param right what it has to say
  */
-record KnownCase(String about, List<Long> hertz, Optional<String> file, Function<Rulebook, String> asked, Predicate<String> right) {
+record KnownCase(
+        String about,
+        List<Long> hertz,
+        Optional<String> file,
+        Function<Rulebook, String> asked,
+        Predicate<String> right) {
 
-  /** How far from a row's frequencies a case may still hang on it: half a wide signal. */
-  private static final long REACH = 60_000;
+    /** How far from a row's frequencies a case may still hang on it: half a wide signal. */
+    private static final long REACH = 60_000;
 
-  String outcome(Rulebook rulebook) {
-    return asked.apply(rulebook);
-  }
+    String outcome(Rulebook rulebook) {
+        return asked.apply(rulebook);
+    }
 
-  boolean near(List<Span> spans) {
-    return spans.stream().anyMatch(span -> hertz.stream().anyMatch(at -> at >= span.low() - REACH && at <= span.high() + REACH));
-  }
+    boolean near(List<Span> spans) {
+        return spans.stream()
+                .anyMatch(span -> hertz.stream().anyMatch(at -> at >= span.low() - REACH && at <= span.high() + REACH));
+    }
 
-  @Override
-  public String toString() {
-    return about;
-  }
+    @Override
+    public String toString() {
+        return about;
+    }
 }

@@ -13,20 +13,20 @@ import org.springframework.stereotype.Component;
 @Component
 class ReadyFile {
 
-  private final String file;
+    private final String file;
 
-  ReadyFile(@Value("${wache.ready-file}") String file) {
-    this.file = file;
-  }
-
-  @EventListener(ApplicationReadyEvent.class)
-  void ready() {
-    if (!file.isBlank()) {
-      try {
-        Files.writeString(Path.of(file), "ready\n");
-      } catch (IOException e) {
-        throw new UncheckedIOException(e);
-      }
+    ReadyFile(@Value("${wache.ready-file}") String file) {
+        this.file = file;
     }
-  }
+
+    @EventListener(ApplicationReadyEvent.class)
+    void ready() {
+        if (!file.isBlank()) {
+            try {
+                Files.writeString(Path.of(file), "ready\n");
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
+        }
+    }
 }

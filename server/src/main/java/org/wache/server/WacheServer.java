@@ -11,14 +11,14 @@ import org.springframework.context.annotation.Bean;
 @SpringBootApplication(exclude = UserDetailsServiceAutoConfiguration.class)
 public class WacheServer {
 
-  /** Starts it. */
-  public static void main(String[] arguments) {
-    SpringApplication.run(WacheServer.class, arguments);
-  }
+    /** Starts it. */
+    public static void main(String[] arguments) {
+        SpringApplication.run(WacheServer.class, arguments);
+    }
 
-  /** The clock, so that tests can set the day. */
-  @Bean
-  Clock clock() {
-    return Clock.system(ZoneId.systemDefault());
-  }
+    /** The clock, so that tests can set the day. */
+    @Bean
+    Clock clock() {
+        return Clock.system(ZoneId.systemDefault());
+    }
 }

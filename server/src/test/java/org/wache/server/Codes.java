@@ -9,14 +9,15 @@ import org.apache.commons.codec.binary.Base32;
 /** What a telephone shows for a secret. */
 final class Codes {
 
-  private Codes() {}
+    private Codes() {}
 
-  static String now(String secret) {
-    TimeBasedOneTimePasswordGenerator codes = new TimeBasedOneTimePasswordGenerator();
-    try {
-      return codes.generateOneTimePasswordString(new SecretKeySpec(new Base32().decode(secret), codes.getAlgorithm()), Instant.now());
-    } catch (InvalidKeyException e) {
-      throw new IllegalStateException(e);
+    static String now(String secret) {
+        TimeBasedOneTimePasswordGenerator codes = new TimeBasedOneTimePasswordGenerator();
+        try {
+            return codes.generateOneTimePasswordString(
+                    new SecretKeySpec(new Base32().decode(secret), codes.getAlgorithm()), Instant.now());
+        } catch (InvalidKeyException e) {
+            throw new IllegalStateException(e);
+        }
     }
-  }
 }

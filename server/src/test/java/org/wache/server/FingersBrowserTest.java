@@ -13,10 +13,11 @@ import org.junit.jupiter.api.extension.ExtendWith;
 @ExtendWith(RunningServer.class)
 class FingersBrowserTest extends InBrowser {
 
-  private static final int WIDTH = 390;
+    private static final int WIDTH = 390;
 
-  /** What is pressed and too small, with its label counted in: what is pressed on a label counts for its field. */
-  private static final String SMALL = """
+    /** What is pressed and too small, with its label counted in: what is pressed on a label counts for its field. */
+    private static final String SMALL =
+            """
       () => [...document.querySelectorAll('a[href], button, [role=button], input:not([type=hidden]), select, textarea, summary')].filter(each => {
         if (!each.checkVisibility() || each.classList.contains('sr-only')) return false;
         if (each.tagName === 'A' && getComputedStyle(each).display === 'inline') return false;
@@ -24,43 +25,71 @@ class FingersBrowserTest extends InBrowser {
         return boxes[0].width > 0 && (Math.max(...boxes.map(b => b.width)) < 24 || Math.max(...boxes.map(b => b.height)) < 24);
       }).map(each => each.tagName + ' ' + (each.getAttribute('aria-label') ?? each.textContent).trim())""";
 
-  FingersBrowserTest(RunningServer server) {
-    super(server);
-  }
-
-  private void walk(List<String> paths) {
-    List<String> wrong = new ArrayList<>();
-    for (String path : paths) {
-      page.navigate(address + path);
-      page.waitForLoadState(LoadState.NETWORKIDLE);
-      if (page.locator("main:visible, aside:visible, section:visible").count() == 0) {
-        wrong.add(path + " shows no content");
-      }
-      int width = ((Number) page.evaluate("() => document.documentElement.scrollWidth")).intValue();
-      if (width > WIDTH) {
-        wrong.add(path + " is " + width + " px wide");
-      }
-      for (Object small : (List<?>) page.evaluate(SMALL)) {
-        wrong.add(path + ": " + small);
-      }
+    FingersBrowserTest(RunningServer server) {
+        super(server);
     }
-    assertThat(wrong).isEmpty();
-  }
 
-  @Test
-  void everyPageOfACoordinatorIsForFingers() {
-    context.close();
-    open(WIDTH, 844, ColorScheme.LIGHT);
-    walk(List.of("/lists", "/lists/1", "/lists/1/who", "/lists/1/fit", "/lists/1/site", "/lists/1/abroad", "/lists/1/place", "/lists/1/versions", "/lists/1/release",
-        "/lists/7/release", "/lists/7/keypad", "/releases", "/releases/1", "/people", "/installation", "/installation/rulebooks", "/account", "/log", "/roster", "/roster?party=1",
-        "/radios", "/radios?unit=1", "/radios?show=models", "/bench", "/stations", "/trainer", "/plan", "/rulebook", "/rulebook?view=tones", "/rulebook?view=edges",
-        "/rulebook?view=chart"));
-  }
+    private void walk(List<String> paths) {
+        List<String> wrong = new ArrayList<>();
+        for (String path : paths) {
+            page.navigate(address + path);
+            page.waitForLoadState(LoadState.NETWORKIDLE);
+            if (page.locator("main:visible, aside:visible, section:visible").count() == 0) {
+                wrong.add(path + " shows no content");
+            }
+            int width = ((Number) page.evaluate("() => document.documentElement.scrollWidth")).intValue();
+            if (width > WIDTH) {
+                wrong.add(path + " is " + width + " px wide");
+            }
+            for (Object small : (List<?>) page.evaluate(SMALL)) {
+                wrong.add(path + ": " + small);
+            }
+        }
+        assertThat(wrong).isEmpty();
+    }
 
-  @Test
-  void everyPageOfAMemberIsForFingers() {
-    context.close();
-    openAs("member", WIDTH, 844, ColorScheme.DARK);
-    walk(List.of("/", "/account", "/rulebook", "/rulebook?view=edges"));
-  }
+    @Test
+    void everyPageOfACoordinatorIsForFingers() {
+        context.close();
+        open(WIDTH, 844, ColorScheme.LIGHT);
+        walk(List.of(
+                "/lists",
+                "/lists/1",
+                "/lists/1/who",
+                "/lists/1/fit",
+                "/lists/1/site",
+                "/lists/1/abroad",
+                "/lists/1/place",
+                "/lists/1/versions",
+                "/lists/1/release",
+                "/lists/7/release",
+                "/lists/7/keypad",
+                "/releases",
+                "/releases/1",
+                "/people",
+                "/installation",
+                "/installation/rulebooks",
+                "/account",
+                "/log",
+                "/roster",
+                "/roster?party=1",
+                "/radios",
+                "/radios?unit=1",
+                "/radios?show=models",
+                "/bench",
+                "/stations",
+                "/trainer",
+                "/plan",
+                "/rulebook",
+                "/rulebook?view=tones",
+                "/rulebook?view=edges",
+                "/rulebook?view=chart"));
+    }
+
+    @Test
+    void everyPageOfAMemberIsForFingers() {
+        context.close();
+        openAs("member", WIDTH, 844, ColorScheme.DARK);
+        walk(List.of("/", "/account", "/rulebook", "/rulebook?view=edges"));
+    }
 }

@@ -25,73 +25,83 @@ import org.junit.jupiter.api.BeforeEach;
 /** The real interface in headless Chromium; a fault in the browser's console fails the test. */
 abstract class InBrowser {
 
-  private static final Path AXE = Path.of("..", "web", "node_modules", "axe-core", "axe.min.js");
+    private static final Path AXE = Path.of("..", "web", "node_modules", "axe-core", "axe.min.js");
 
-  private static final int PATIENCE_MS = 20_000;
+    private static final int PATIENCE_MS = 20_000;
 
-  private static Playwright playwright;
-  protected static Browser browser;
+    private static Playwright playwright;
+    protected static Browser browser;
 
-  protected final String address;
-  protected BrowserContext context;
-  protected Page page;
-  private final List<String> faults = new ArrayList<>();
+    protected final String address;
+    protected BrowserContext context;
+    protected Page page;
+    private final List<String> faults = new ArrayList<>();
 
-  InBrowser(RunningServer server) {
-    this.address = server.address();
-  }
+    InBrowser(RunningServer server) {
+        this.address = server.address();
+    }
 
-  @BeforeAll
-  static void openBrowser() {
-    PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE_MS);
-    playwright = Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-    browser = playwright.chromium().launch(new BrowserType.LaunchOptions().setExecutablePath(Path.of("/usr/bin/chromium"))
-        .setArgs(List.of("--no-sandbox", "--disable-gpu", "--disable-background-networking", "--disable-component-update",
-            "--disable-sync")));
-  }
+    @BeforeAll
+    static void openBrowser() {
+        PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE_MS);
+        playwright = Playwright.create(
+                new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+        browser = playwright
+                .chromium()
+                .launch(new BrowserType.LaunchOptions()
+                        .setExecutablePath(Path.of("/usr/bin/chromium"))
+                        .setArgs(List.of(
+                                "--no-sandbox",
+                                "--disable-gpu",
+                                "--disable-background-networking",
+                                "--disable-component-update",
+                                "--disable-sync")));
+    }
 
-  @AfterAll
-  static void closeBrowser() {
-    playwright.close();
-  }
+    @AfterAll
+    static void closeBrowser() {
+        playwright.close();
+    }
 
-  @BeforeEach
-  void openPage() {
-    open(1280, 800, ColorScheme.LIGHT);
-  }
+    @BeforeEach
+    void openPage() {
+        open(1280, 800, ColorScheme.LIGHT);
+    }
 
-  protected final void open(int width, int height, ColorScheme scheme) {
-    openAs("coordinator", width, height, scheme);
-  }
+    protected final void open(int width, int height, ColorScheme scheme) {
+        openAs("coordinator", width, height, scheme);
+    }
 
-  /** A fresh browser in which somebody is signed in, at the page of lists. */
-  protected final void openAs(String login, int width, int height, ColorScheme scheme) {
-    context = browser.newContext(new Browser.NewContextOptions().setViewportSize(width, height).setColorScheme(scheme));
-    page = context.newPage();
-    page.setDefaultTimeout(PATIENCE_MS);
-    page.onPageError(faults::add);
-    page.onConsoleMessage(message -> {
-      if (message.type().equals("error") && !message.text().contains("status of 4")) {
-        faults.add(message.text());
-      }
-    });
-    page.navigate(address);
-    page.getByLabel("Name").fill(login);
-    page.getByLabel("Password").fill("tern-valley");
-    page.keyboard().press("Enter");
-    assertThat(page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Pages"))).isVisible();
-  }
+    /** A fresh browser in which somebody is signed in, at the page of lists. */
+    protected final void openAs(String login, int width, int height, ColorScheme scheme) {
+        context = browser.newContext(
+                new Browser.NewContextOptions().setViewportSize(width, height).setColorScheme(scheme));
+        page = context.newPage();
+        page.setDefaultTimeout(PATIENCE_MS);
+        page.onPageError(faults::add);
+        page.onConsoleMessage(message -> {
+            if (message.type().equals("error") && !message.text().contains("status of 4")) {
+                faults.add(message.text());
+            }
+        });
+        page.navigate(address);
+        page.getByLabel("Name").fill(login);
+        page.getByLabel("Password").fill("tern-valley");
+        page.keyboard().press("Enter");
+        assertThat(page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Pages")))
+                .isVisible();
+    }
 
-  @AfterEach
-  void closePage() {
-    context.close();
-    assertThat(faults).isEmpty();
-  }
+    @AfterEach
+    void closePage() {
+        context.close();
+        assertThat(faults).isEmpty();
+    }
 
-  protected final void assertAccessible() throws IOException {
-    page.evaluate(Files.readString(AXE));
-    Object violations = page.evaluate("() => axe.run().then(result => result.violations.map(v => v.id + ': ' + "
-        + "v.nodes.slice(0, 3).map(n => n.html + ' ' + n.failureSummary).join(' | ')))");
-    assertThat((List<?>) violations).isEmpty();
-  }
+    protected final void assertAccessible() throws IOException {
+        page.evaluate(Files.readString(AXE));
+        Object violations = page.evaluate("() => axe.run().then(result => result.violations.map(v => v.id + ': ' + "
+                + "v.nodes.slice(0, 3).map(n => n.html + ' ' + n.failureSummary).join(' | ')))");
+        assertThat((List<?>) violations).isEmpty();
+    }
 }

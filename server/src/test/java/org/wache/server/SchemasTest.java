@@ -22,60 +22,72 @@ import org.wache.exchange.JsonLists;
 @ExtendWith(RunningServer.class)
 class SchemasTest {
 
-  private static final SchemaRegistry REGISTRY = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12);
+    private static final SchemaRegistry REGISTRY =
+            SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12);
 
-  private final Browserless who;
+    private final Browserless who;
 
-  SchemasTest(RunningServer server) {
-    this.who = Browserless.signedIn(server.address(), "coordinator");
-  }
+    SchemasTest(RunningServer server) {
+        this.who = Browserless.signedIn(server.address(), "coordinator");
+    }
 
-  private Schema schema(String name) {
-    return REGISTRY.getSchema(who.get("/api/schemas/" + name).body(), InputFormat.JSON);
-  }
+    private Schema schema(String name) {
+        return REGISTRY.getSchema(who.get("/api/schemas/" + name).body(), InputFormat.JSON);
+    }
 
-  static Stream<Path> contexts() throws IOException {
-    return Files.list(Path.of("..", "demo")).filter(file -> file.toString().endsWith(".context.json"));
-  }
+    static Stream<Path> contexts() throws IOException {
+        return Files.list(Path.of("..", "demo")).filter(file -> file.toString().endsWith(".context.json"));
+    }
 
-  static Stream<Path> lists() throws IOException {
-    return Files.list(Path.of("..", "demo")).filter(file -> file.toString().endsWith(".csv")
-        && Files.exists(Path.of(file.toString().replace(".csv", ".context.json"))));
-  }
+    static Stream<Path> lists() throws IOException {
+        return Files.list(Path.of("..", "demo"))
+                .filter(file -> file.toString().endsWith(".csv")
+                        && Files.exists(Path.of(file.toString().replace(".csv", ".context.json"))));
+    }
 
-  @ParameterizedTest
-  @MethodSource("contexts")
-  void theDemosContextsAreOfTheFormat(Path file) throws IOException {
-    assertThat(schema("context").validate(Files.readString(file), InputFormat.JSON)).isEmpty();
-  }
+    @ParameterizedTest
+    @MethodSource("contexts")
+    void theDemosContextsAreOfTheFormat(Path file) throws IOException {
+        assertThat(schema("context").validate(Files.readString(file), InputFormat.JSON))
+                .isEmpty();
+    }
 
-  static Stream<Path> models() throws IOException {
-    return Files.list(Path.of("..", "demo", "radios"));
-  }
+    static Stream<Path> models() throws IOException {
+        return Files.list(Path.of("..", "demo", "radios"));
+    }
 
-  @ParameterizedTest
-  @MethodSource("models")
-  void theDemosModelsAreOfTheFormat(Path file) throws IOException {
-    assertThat(schema("radio").validate(Files.readString(file), InputFormat.JSON)).isEmpty();
-  }
+    @ParameterizedTest
+    @MethodSource("models")
+    void theDemosModelsAreOfTheFormat(Path file) throws IOException {
+        assertThat(schema("radio").validate(Files.readString(file), InputFormat.JSON))
+                .isEmpty();
+    }
 
-  @ParameterizedTest
-  @ValueSource(strings = {"{}", "{\"format\":\"wache-radio/1\"}", "{\"format\":\"wache-radio/1\",\"model\":\"x\",\"kind\":\"boat\"}",
-      "{\"format\":\"wache-radio/1\",\"model\":\"x\",\"transmit\":[[\"1\"]]}", "{\"format\":\"wache-radio/1\",\"model\":\"x\",\"keypad\":{}}"})
-  void otherModelsAreNot(String json) {
-    assertThat(schema("radio").validate(json, InputFormat.JSON)).isNotEmpty();
-  }
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "{}",
+                "{\"format\":\"wache-radio/1\"}",
+                "{\"format\":\"wache-radio/1\",\"model\":\"x\",\"kind\":\"boat\"}",
+                "{\"format\":\"wache-radio/1\",\"model\":\"x\",\"transmit\":[[\"1\"]]}",
+                "{\"format\":\"wache-radio/1\",\"model\":\"x\",\"keypad\":{}}"
+            })
+    void otherModelsAreNot(String json) {
+        assertThat(schema("radio").validate(json, InputFormat.JSON)).isNotEmpty();
+    }
 
-  @ParameterizedTest
-  @MethodSource("lists")
-  void whatIsWrittenIsOfTheFormat(Path file) throws IOException {
-    String json = JsonLists.write(CsvLists.read(Files.readAllBytes(file), "demo"));
-    assertThat(schema("list").validate(json, InputFormat.JSON)).isEmpty();
-  }
+    @ParameterizedTest
+    @MethodSource("lists")
+    void whatIsWrittenIsOfTheFormat(Path file) throws IOException {
+        String json = JsonLists.write(CsvLists.read(Files.readAllBytes(file), "demo"));
+        assertThat(schema("list").validate(json, InputFormat.JSON)).isEmpty();
+    }
 
-  @Test
-  void theExampleOfTheFormatIsOfTheFormat() {
-    assertThat(schema("context").validate("""
+    @Test
+    void theExampleOfTheFormatIsOfTheFormat() {
+        assertThat(schema("context")
+                        .validate(
+                                """
         {"format":"wache-context/1","rulebook":"us","on":"2026-11-25",
          "site":{"latitude":45.2,"longitude":-93.1,"antennaHeightM":9,"antennaGainDbd":3.0,"feedLossDb":1.2},
          "holders":[{"name":"R. Quill","licences":[{"service":"amateur","class":"technician","callSign":"KE9QRB","expires":"2031-04-02"},
@@ -83,27 +95,42 @@ class SchemasTest {
              "area":{"latitude":45.2,"longitude":-93.1,"radiusKm":40}}]}]}],
          "radios":[{"model":"Handheld A","certifiedFor":["95E"],"transmit":[["462.5","462.8"]],"receive":[["136","174"]],
            "stepsKhz":["5","6.25"],"modes":["FM"],"powerLevelsW":[0.5,2],"channels":128,"nameLength":7,"tones":["ctcss"],"scanChannels":40}],
-         "houseRules":{"directTones":"open","maxTimeoutS":180,"twoMetreRasterKhz":15,"keyedTogether":true}}""", InputFormat.JSON)).isEmpty();
-  }
+         "houseRules":{"directTones":"open","maxTimeoutS":180,"twoMetreRasterKhz":15,"keyedTogether":true}}""",
+                                InputFormat.JSON))
+                .isEmpty();
+    }
 
-  @ParameterizedTest
-  @ValueSource(strings = {"{}", "[]", "{\"format\":\"wache-list/2\",\"channels\":[]}", "{\"format\":\"wache-list/1\"}",
-      "{\"format\":\"wache-list/1\",\"channels\":[[]]}", "{\"format\":\"wache-list/1\",\"channels\":[{\"rxMhz\":{}}]}"})
-  void otherListsAreNot(String json) {
-    assertThat(schema("list").validate(json, InputFormat.JSON)).isNotEmpty();
-  }
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "{}",
+                "[]",
+                "{\"format\":\"wache-list/2\",\"channels\":[]}",
+                "{\"format\":\"wache-list/1\"}",
+                "{\"format\":\"wache-list/1\",\"channels\":[[]]}",
+                "{\"format\":\"wache-list/1\",\"channels\":[{\"rxMhz\":{}}]}"
+            })
+    void otherListsAreNot(String json) {
+        assertThat(schema("list").validate(json, InputFormat.JSON)).isNotEmpty();
+    }
 
-  @ParameterizedTest
-  @ValueSource(strings = {"{}", "{\"format\":\"wache-context/1\",\"on\":\"today\"}",
-      "{\"format\":\"wache-context/1\",\"site\":{\"latitude\":99}}", "{\"format\":\"wache-context/1\",\"houseRules\":{\"directTones\":\"shut\"}}",
-      "{\"format\":\"wache-context/1\",\"holders\":[{}]}", "{\"format\":\"wache-context/1\",\"holders\":[{\"name\":\"x\",\"licences\":[{}]}]}",
-      "{\"format\":\"wache-context/1\",\"radios\":[{\"transmit\":[[\"462.5\"]]}]}"})
-  void otherContextsAreNot(String json) {
-    assertThat(schema("context").validate(json, InputFormat.JSON)).isNotEmpty();
-  }
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "{}",
+                "{\"format\":\"wache-context/1\",\"on\":\"today\"}",
+                "{\"format\":\"wache-context/1\",\"site\":{\"latitude\":99}}",
+                "{\"format\":\"wache-context/1\",\"houseRules\":{\"directTones\":\"shut\"}}",
+                "{\"format\":\"wache-context/1\",\"holders\":[{}]}",
+                "{\"format\":\"wache-context/1\",\"holders\":[{\"name\":\"x\",\"licences\":[{}]}]}",
+                "{\"format\":\"wache-context/1\",\"radios\":[{\"transmit\":[[\"462.5\"]]}]}"
+            })
+    void otherContextsAreNot(String json) {
+        assertThat(schema("context").validate(json, InputFormat.JSON)).isNotEmpty();
+    }
 
-  @Test
-  void thereAreNoOtherSchemas() {
-    assertThat(who.get("/api/schemas/tea").statusCode()).isEqualTo(404);
-  }
+    @Test
+    void thereAreNoOtherSchemas() {
+        assertThat(who.get("/api/schemas/tea").statusCode()).isEqualTo(404);
+    }
 }

@@ -19,37 +19,75 @@ import org.springframework.web.bind.annotation.RestController;
 /** The server's rooms stand in order: knowledge flows one way. */
 class ServerHouseTest {
 
-  private static final JavaClasses SERVER =
-      new ClassFileImporter().withImportOption(new ImportOption.DoNotIncludeTests()).importPackages("org.wache.server");
+    private static final JavaClasses SERVER = new ClassFileImporter()
+            .withImportOption(new ImportOption.DoNotIncludeTests())
+            .importPackages("org.wache.server");
 
-  @Test
-  void noRoomsGoInCircles() {
-    slices().matching("org.wache.server.(*)..").should().beFreeOfCycles().check(SERVER);
-  }
-
-  /** The screens over a list are beside each other, on the lists; the lists know none of them. */
-  @Test
-  void theListsKnowNoScreenOverThem() {
-    noClasses().that().resideInAPackage("org.wache.server.lists").should().dependOnClassesThat()
-        .resideInAnyPackage("org.wache.server.desk", "org.wache.server.proposals", "org.wache.server.matrix", "org.wache.server.fit", "org.wache.server.site",
-            "org.wache.server.versions", "org.wache.server.abroad", "org.wache.server.releases", "org.wache.server.home", "org.wache.server.bench").check(SERVER);
-    noClasses().that().resideInAnyPackage("org.wache.server.web", "org.wache.server.database", "org.wache.server.prints", "org.wache.server.sheets").should().dependOnClassesThat()
-        .resideInAnyPackage("org.wache.server.accounts", "org.wache.server.lists", "org.wache.server.roster", "org.wache.server.radios", "org.wache.server.rulebooks").check(SERVER);
-  }
-
-  /** SQL is a store's; an endpoint asks a store or a service. */
-  @Test
-  void endpointsSpeakNoSql() {
-    noClasses().that().areAnnotatedWith(RestController.class).should().dependOnClassesThat().areAssignableTo(JdbcClient.class).check(SERVER);
-  }
-
-  /** Each room says on its door what it is. */
-  @Test
-  void eachRoomSaysWhatItIs() throws IOException {
-    Path root = Path.of("src", "main", "java", "org", "wache", "server");
-    try (Stream<Path> rooms = Files.list(root).filter(Files::isDirectory)) {
-      List<String> silent = rooms.filter(room -> !Files.exists(room.resolve("package-info.java"))).map(room -> room.getFileName().toString()).sorted().toList();
-      assertThat(silent).isEmpty();
+    @Test
+    void noRoomsGoInCircles() {
+        slices().matching("org.wache.server.(*)..").should().beFreeOfCycles().check(SERVER);
     }
-  }
+
+    /** The screens over a list are beside each other, on the lists; the lists know none of them. */
+    @Test
+    void theListsKnowNoScreenOverThem() {
+        noClasses()
+                .that()
+                .resideInAPackage("org.wache.server.lists")
+                .should()
+                .dependOnClassesThat()
+                .resideInAnyPackage(
+                        "org.wache.server.desk",
+                        "org.wache.server.proposals",
+                        "org.wache.server.matrix",
+                        "org.wache.server.fit",
+                        "org.wache.server.site",
+                        "org.wache.server.versions",
+                        "org.wache.server.abroad",
+                        "org.wache.server.releases",
+                        "org.wache.server.home",
+                        "org.wache.server.bench")
+                .check(SERVER);
+        noClasses()
+                .that()
+                .resideInAnyPackage(
+                        "org.wache.server.web",
+                        "org.wache.server.database",
+                        "org.wache.server.prints",
+                        "org.wache.server.sheets")
+                .should()
+                .dependOnClassesThat()
+                .resideInAnyPackage(
+                        "org.wache.server.accounts",
+                        "org.wache.server.lists",
+                        "org.wache.server.roster",
+                        "org.wache.server.radios",
+                        "org.wache.server.rulebooks")
+                .check(SERVER);
+    }
+
+    /** SQL is a store's; an endpoint asks a store or a service. */
+    @Test
+    void endpointsSpeakNoSql() {
+        noClasses()
+                .that()
+                .areAnnotatedWith(RestController.class)
+                .should()
+                .dependOnClassesThat()
+                .areAssignableTo(JdbcClient.class)
+                .check(SERVER);
+    }
+
+    /** Each room says on its door what it is. */
+    @Test
+    void eachRoomSaysWhatItIs() throws IOException {
+        Path root = Path.of("src", "main", "java", "org", "wache", "server");
+        try (Stream<Path> rooms = Files.list(root).filter(Files::isDirectory)) {
+            List<String> silent = rooms.filter(room -> !Files.exists(room.resolve("package-info.java")))
+                    .map(room -> room.getFileName().toString())
+                    .sorted()
+                    .toList();
+            assertThat(silent).isEmpty();
+        }
+    }
 }

@@ -19,75 +19,89 @@ import org.wache.signal.Span;
  */
 public final class KeyCheck {
 
-  /** How far outside an edge is tried, in hertz: on every usual step. */
-  private static final long OUTSIDE = 100_000;
+    /** How far outside an edge is tried, in hertz: on every usual step. */
+    private static final long OUTSIDE = 100_000;
 
-  private final RadioLink link;
-  private final Radio radio;
-  private final String callSign;
+    private final RadioLink link;
+    private final Radio radio;
+    private final String callSign;
 
-  public KeyCheck(RadioLink link, Radio radio, String callSign) {
-    this.link = link;
-    this.radio = radio;
-    this.callSign = callSign;
-  }
-
-  /** Tries every entry of an image, then the edges of the radio's limits. */
-  public List<KeyTrial> of(RadioImage image, RadioLink.Progress progress) throws LinkFault {
-    Map<Integer, StoredChannel> entries = image.entries();
-    List<Frequency> outside = outside();
-    List<Frequency> inside = radio.inhibited() ? inside() : List.of();
-    List<KeyTrial> trials = new ArrayList<>();
-    int total = entries.size() + outside.size() + inside.size();
-    for (Map.Entry<Integer, StoredChannel> each : entries.entrySet()) {
-      StoredChannel entry = each.getValue();
-      boolean should = entry.transmit().isPresent() && !radio.inhibited();
-      boolean there = link.select(each.getKey());
-      Optional<Refusal> refused = there ? link.key(callSign, true) : Optional.of(Refusal.EMPTY);
-      link.release();
-      trials.add(new KeyTrial(each.getKey(), entry.name(), entry.transmit().map(Frequency::megahertz).orElse(""), should, refused.isEmpty(),
-          refused.map(Refusal::words).orElse("")));
-      progress.at(trials.size(), total);
+    public KeyCheck(RadioLink link, Radio radio, String callSign) {
+        this.link = link;
+        this.radio = radio;
+        this.callSign = callSign;
     }
-    for (Frequency frequency : outside) {
-      trials.add(tuned(frequency, "outside its limits"));
-      progress.at(trials.size(), total);
-    }
-    for (Frequency frequency : inside) {
-      trials.add(tuned(frequency, "inside its limits"));
-      progress.at(trials.size(), total);
-    }
-    return trials;
-  }
 
-  /** A frequency on which it may not key. */
-  private KeyTrial tuned(Frequency frequency, String where) throws LinkFault {
-    link.tune(new StoredChannel(frequency, Optional.of(frequency), mode(), 0, Optional.empty(), Optional.empty(), false, 0, 0, ""));
-    Optional<Refusal> refused = link.key(callSign, true);
-    link.release();
-    return new KeyTrial(0, where, frequency.megahertz(), false, refused.isEmpty(), refused.map(Refusal::words).orElse(""));
-  }
-
-  /** The middle of each of its limits. */
-  private List<Frequency> inside() {
-    return radio.transmits().stream().map(span -> radio.model().tuning().rounded(new Frequency((span.low() + span.high()) / 2))).toList();
-  }
-
-  private Mode mode() {
-    return radio.model().tuning().modes().stream().findFirst().orElse(Mode.FM);
-  }
-
-  /** A little outside each edge of its limits, where its transmitter would still work, else at the edge of that. */
-  private List<Frequency> outside() {
-    TreeSet<Frequency> all = new TreeSet<>();
-    for (Span span : radio.transmits()) {
-      for (long hertz : new long[] {span.low() - OUTSIDE, span.high() + OUTSIDE}) {
-        if (hertz > 0 && radio.transmits().stream().noneMatch(each -> each.contains(hertz))) {
-          all.add(radio.model().tuning().rounded(new Frequency(hertz)));
+    /** Tries every entry of an image, then the edges of the radio's limits. */
+    public List<KeyTrial> of(RadioImage image, RadioLink.Progress progress) throws LinkFault {
+        Map<Integer, StoredChannel> entries = image.entries();
+        List<Frequency> outside = outside();
+        List<Frequency> inside = radio.inhibited() ? inside() : List.of();
+        List<KeyTrial> trials = new ArrayList<>();
+        int total = entries.size() + outside.size() + inside.size();
+        for (Map.Entry<Integer, StoredChannel> each : entries.entrySet()) {
+            StoredChannel entry = each.getValue();
+            boolean should = entry.transmit().isPresent() && !radio.inhibited();
+            boolean there = link.select(each.getKey());
+            Optional<Refusal> refused = there ? link.key(callSign, true) : Optional.of(Refusal.EMPTY);
+            link.release();
+            trials.add(new KeyTrial(
+                    each.getKey(),
+                    entry.name(),
+                    entry.transmit().map(Frequency::megahertz).orElse(""),
+                    should,
+                    refused.isEmpty(),
+                    refused.map(Refusal::words).orElse("")));
+            progress.at(trials.size(), total);
         }
-      }
+        for (Frequency frequency : outside) {
+            trials.add(tuned(frequency, "outside its limits"));
+            progress.at(trials.size(), total);
+        }
+        for (Frequency frequency : inside) {
+            trials.add(tuned(frequency, "inside its limits"));
+            progress.at(trials.size(), total);
+        }
+        return trials;
     }
-    all.removeIf(frequency -> radio.transmits().stream().anyMatch(span -> span.contains(frequency)));
-    return new ArrayList<>(all);
-  }
+
+    /** A frequency on which it may not key. */
+    private KeyTrial tuned(Frequency frequency, String where) throws LinkFault {
+        link.tune(new StoredChannel(
+                frequency, Optional.of(frequency), mode(), 0, Optional.empty(), Optional.empty(), false, 0, 0, ""));
+        Optional<Refusal> refused = link.key(callSign, true);
+        link.release();
+        return new KeyTrial(
+                0,
+                where,
+                frequency.megahertz(),
+                false,
+                refused.isEmpty(),
+                refused.map(Refusal::words).orElse(""));
+    }
+
+    /** The middle of each of its limits. */
+    private List<Frequency> inside() {
+        return radio.transmits().stream()
+                .map(span -> radio.model().tuning().rounded(new Frequency((span.low() + span.high()) / 2)))
+                .toList();
+    }
+
+    private Mode mode() {
+        return radio.model().tuning().modes().stream().findFirst().orElse(Mode.FM);
+    }
+
+    /** A little outside each edge of its limits, where its transmitter would still work, else at the edge of that. */
+    private List<Frequency> outside() {
+        TreeSet<Frequency> all = new TreeSet<>();
+        for (Span span : radio.transmits()) {
+            for (long hertz : new long[] {span.low() - OUTSIDE, span.high() + OUTSIDE}) {
+                if (hertz > 0 && radio.transmits().stream().noneMatch(each -> each.contains(hertz))) {
+                    all.add(radio.model().tuning().rounded(new Frequency(hertz)));
+                }
+            }
+        }
+        all.removeIf(frequency -> radio.transmits().stream().anyMatch(span -> span.contains(frequency)));
+        return new ArrayList<>(all);
+    }
 }

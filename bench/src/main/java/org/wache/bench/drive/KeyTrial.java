@@ -12,8 +12,8 @@ package org.wache.bench.drive;
  */
 public record KeyTrial(int memory, String name, String mhz, boolean shouldKey, boolean keyed, String why) {
 
-  /** Whether it did what it should. */
-  public boolean asItShould() {
-    return shouldKey == keyed;
-  }
+    /** Whether it did what it should. */
+    public boolean asItShould() {
+        return shouldKey == keyed;
+    }
 }

@@ -19,5 +19,14 @@ import org.wache.signal.Tone;
  * @param zone the zone, from 1; 0 without zones
  * @param name as on the display
  */
-public record StoredChannel(Frequency receive, Optional<Frequency> transmit, Mode mode, int power, Optional<Tone> sends,
-    Optional<Tone> opensOn, boolean scan, int timeoutS, int zone, String name) {}
+public record StoredChannel(
+        Frequency receive,
+        Optional<Frequency> transmit,
+        Mode mode,
+        int power,
+        Optional<Tone> sends,
+        Optional<Tone> opensOn,
+        boolean scan,
+        int timeoutS,
+        int zone,
+        String name) {}

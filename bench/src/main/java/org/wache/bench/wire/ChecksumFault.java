@@ -4,9 +4,9 @@ import java.io.IOException;
 
 /** A frame came damaged. */
 public final class ChecksumFault extends IOException {
-  private static final long serialVersionUID = 1;
+    private static final long serialVersionUID = 1;
 
-  ChecksumFault() {
-    super("a frame came damaged");
-  }
+    ChecksumFault() {
+        super("a frame came damaged");
+    }
 }

@@ -18,73 +18,74 @@ import java.util.zip.CRC32;
  */
 public record Frame(int sequence, int command, byte[] payload) {
 
-  /** What every frame begins with. */
-  public static final int START = 0xA9;
-  /** The longest payload. */
-  public static final int MOST = 1_024;
-  private static final int CRC_BYTES = 4;
-  private static final int HEADER = 5;
+    /** What every frame begins with. */
+    public static final int START = 0xA9;
+    /** The longest payload. */
+    public static final int MOST = 1_024;
 
-  /** @throws IllegalArgumentException when the payload is too long */
-  public Frame {
-    if (payload.length > MOST) {
-      throw new IllegalArgumentException("A payload has at most " + MOST + " bytes, not " + payload.length);
-    }
-  }
+    private static final int CRC_BYTES = 4;
+    private static final int HEADER = 5;
 
-  /** As it goes over the line. */
-  public byte[] bytes() {
-    ByteArrayOutputStream bytes = new ByteArrayOutputStream(HEADER + payload.length + CRC_BYTES);
-    try (DataOutputStream out = new DataOutputStream(bytes)) {
-      out.writeByte(START);
-      out.writeByte(sequence);
-      out.writeByte(command);
-      out.writeShort(payload.length);
-      out.write(payload);
-      out.writeInt((int) crc(sequence, command, payload));
-    } catch (IOException e) {
-      throw new java.io.UncheckedIOException(e);
+    /** @throws IllegalArgumentException when the payload is too long */
+    public Frame {
+        if (payload.length > MOST) {
+            throw new IllegalArgumentException("A payload has at most " + MOST + " bytes, not " + payload.length);
+        }
     }
-    return bytes.toByteArray();
-  }
 
-  private static long crc(int sequence, int command, byte[] payload) {
-    CRC32 crc = new CRC32();
-    crc.update(sequence);
-    crc.update(command);
-    crc.update(payload.length >> 8);
-    crc.update(payload.length & 0xFF);
-    crc.update(payload);
-    return crc.getValue();
-  }
+    /** As it goes over the line. */
+    public byte[] bytes() {
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream(HEADER + payload.length + CRC_BYTES);
+        try (DataOutputStream out = new DataOutputStream(bytes)) {
+            out.writeByte(START);
+            out.writeByte(sequence);
+            out.writeByte(command);
+            out.writeShort(payload.length);
+            out.write(payload);
+            out.writeInt((int) crc(sequence, command, payload));
+        } catch (IOException e) {
+            throw new java.io.UncheckedIOException(e);
+        }
+        return bytes.toByteArray();
+    }
 
-  /**
-   * Reads the next frame; what comes before a start byte is noise and skipped.
-   *
-   * @throws ChecksumFault when the frame came damaged
-   * @throws EOFException when the line was closed
-   * @throws java.net.SocketTimeoutException when nothing came in time
-   */
-  public static Frame read(InputStream from) throws IOException {
-    DataInputStream in = new DataInputStream(from);
-    int start = in.readUnsignedByte();
-    while (start != START) {
-      start = in.readUnsignedByte();
+    private static long crc(int sequence, int command, byte[] payload) {
+        CRC32 crc = new CRC32();
+        crc.update(sequence);
+        crc.update(command);
+        crc.update(payload.length >> 8);
+        crc.update(payload.length & 0xFF);
+        crc.update(payload);
+        return crc.getValue();
     }
-    int sequence = in.readUnsignedByte();
-    int command = in.readUnsignedByte();
-    int length = in.readUnsignedShort();
-    if (length > MOST) {
-      throw new ChecksumFault();
+
+    /**
+     * Reads the next frame; what comes before a start byte is noise and skipped.
+     *
+     * @throws ChecksumFault when the frame came damaged
+     * @throws EOFException when the line was closed
+     * @throws java.net.SocketTimeoutException when nothing came in time
+     */
+    public static Frame read(InputStream from) throws IOException {
+        DataInputStream in = new DataInputStream(from);
+        int start = in.readUnsignedByte();
+        while (start != START) {
+            start = in.readUnsignedByte();
+        }
+        int sequence = in.readUnsignedByte();
+        int command = in.readUnsignedByte();
+        int length = in.readUnsignedShort();
+        if (length > MOST) {
+            throw new ChecksumFault();
+        }
+        byte[] payload = in.readNBytes(length);
+        if (payload.length < length) {
+            throw new EOFException();
+        }
+        long crc = in.readInt() & 0xFFFF_FFFFL;
+        if (crc != crc(sequence, command, payload)) {
+            throw new ChecksumFault();
+        }
+        return new Frame(sequence, command, payload);
     }
-    byte[] payload = in.readNBytes(length);
-    if (payload.length < length) {
-      throw new EOFException();
-    }
-    long crc = in.readInt() & 0xFFFF_FFFFL;
-    if (crc != crc(sequence, command, payload)) {
-      throw new ChecksumFault();
-    }
-    return new Frame(sequence, command, payload);
-  }
 }

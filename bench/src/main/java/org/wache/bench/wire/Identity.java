@@ -18,26 +18,27 @@ import java.io.IOException;
  */
 public record Identity(String model, String serial, String lock, boolean inhibited, int battery, int imageBytes) {
 
-  /** As it goes over the line. */
-  public byte[] bytes() {
-    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-    try (DataOutputStream out = new DataOutputStream(bytes)) {
-      out.writeUTF(model);
-      out.writeUTF(serial);
-      out.writeUTF(lock);
-      out.writeBoolean(inhibited);
-      out.writeByte(battery);
-      out.writeInt(imageBytes);
-    } catch (IOException e) {
-      throw new java.io.UncheckedIOException(e);
+    /** As it goes over the line. */
+    public byte[] bytes() {
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        try (DataOutputStream out = new DataOutputStream(bytes)) {
+            out.writeUTF(model);
+            out.writeUTF(serial);
+            out.writeUTF(lock);
+            out.writeBoolean(inhibited);
+            out.writeByte(battery);
+            out.writeInt(imageBytes);
+        } catch (IOException e) {
+            throw new java.io.UncheckedIOException(e);
+        }
+        return bytes.toByteArray();
     }
-    return bytes.toByteArray();
-  }
 
-  /** Reads what came over the line. */
-  public static Identity of(byte[] payload) throws IOException {
-    try (DataInputStream in = new DataInputStream(new ByteArrayInputStream(payload))) {
-      return new Identity(in.readUTF(), in.readUTF(), in.readUTF(), in.readBoolean(), in.readUnsignedByte(), in.readInt());
+    /** Reads what came over the line. */
+    public static Identity of(byte[] payload) throws IOException {
+        try (DataInputStream in = new DataInputStream(new ByteArrayInputStream(payload))) {
+            return new Identity(
+                    in.readUTF(), in.readUTF(), in.readUTF(), in.readBoolean(), in.readUnsignedByte(), in.readInt());
+        }
     }
-  }
 }

@@ -13,27 +13,27 @@ import org.wache.signal.Decibels;
  */
 public record Antenna(Decibels gain, Decibels feedLoss, boolean known, OptionalDouble heightM) {
 
-  /** Nothing is known: a half-wave dipole without a line. */
-  public static final Antenna ASSUMED = new Antenna(Decibels.NONE, Decibels.NONE, false, OptionalDouble.empty());
+    /** Nothing is known: a half-wave dipole without a line. */
+    public static final Antenna ASSUMED = new Antenna(Decibels.NONE, Decibels.NONE, false, OptionalDouble.empty());
 
-  /** A known antenna without a line, its gain in dBd. */
-  public static Antenna of(double gainDbd) {
-    return new Antenna(new Decibels(gainDbd), Decibels.NONE, true, OptionalDouble.empty());
-  }
+    /** A known antenna without a line, its gain in dBd. */
+    public static Antenna of(double gainDbd) {
+        return new Antenna(new Decibels(gainDbd), Decibels.NONE, true, OptionalDouble.empty());
+    }
 
-  /** The same at a height above the ground, in metres. */
-  public Antenna at(OptionalDouble height) {
-    return new Antenna(gain, feedLoss, known, height);
-  }
+    /** The same at a height above the ground, in metres. */
+    public Antenna at(OptionalDouble height) {
+        return new Antenna(gain, feedLoss, known, height);
+    }
 
-  /** What it multiplies the transmitter's output by. */
-  public double factor() {
-    double net = net().value();
-    return net == 0 ? 1 : Math.pow(10, net / 10);
-  }
+    /** What it multiplies the transmitter's output by. */
+    public double factor() {
+        double net = net().value();
+        return net == 0 ? 1 : Math.pow(10, net / 10);
+    }
 
-  /** What it adds to the transmitter's output, in dB. */
-  public Decibels net() {
-    return gain.minus(feedLoss);
-  }
+    /** What it adds to the transmitter's output, in dB. */
+    public Decibels net() {
+        return gain.minus(feedLoss);
+    }
 }

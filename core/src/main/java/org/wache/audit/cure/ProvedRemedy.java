@@ -14,7 +14,7 @@ import org.wache.audit.finding.Change;
  */
 public record ProvedRemedy(Change change, Verdict verdictAfter, List<String> stillHeld) {
 
-  public ProvedRemedy {
-    stillHeld = List.copyOf(stillHeld);
-  }
+    public ProvedRemedy {
+        stillHeld = List.copyOf(stillHeld);
+    }
 }

@@ -8,14 +8,14 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 @Configuration
 class AccessConfig implements WebMvcConfigurer {
 
-  private final AccessGuard guard;
+    private final AccessGuard guard;
 
-  AccessConfig(AccessGuard guard) {
-    this.guard = guard;
-  }
+    AccessConfig(AccessGuard guard) {
+        this.guard = guard;
+    }
 
-  @Override
-  public void addInterceptors(InterceptorRegistry registry) {
-    registry.addInterceptor(guard);
-  }
+    @Override
+    public void addInterceptors(InterceptorRegistry registry) {
+        registry.addInterceptor(guard);
+    }
 }

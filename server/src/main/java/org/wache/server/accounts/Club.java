@@ -16,4 +16,5 @@ import org.wache.server.access.Role;
  * @param rights what the role may do, as the table of endpoints calls it
  */
 @Schema(name = "Group")
-public record Club(long id, String name, Role role, @Schema(nullable = true) Optional<Long> party, List<Right> rights) {}
+public record Club(
+        long id, String name, Role role, @Schema(nullable = true) Optional<Long> party, List<Right> rights) {}

@@ -16,46 +16,49 @@ import org.wache.server.web.OneLine;
 @RestController
 class InvitationController {
 
-  private final People people;
+    private final People people;
 
-  InvitationController(People people) {
-    this.people = people;
-  }
+    InvitationController(People people) {
+        this.people = people;
+    }
 
-  /** What a link holds. */
-  record Token(@NotBlank @Size(max = 100) String token) {}
+    /** What a link holds. */
+    record Token(@NotBlank @Size(max = 100) String token) {}
 
-  /** What an invitation is for. */
-  record Invited(String group, Role role, String name, @Schema(nullable = true) String partyName, String by) {}
+    /** What an invitation is for. */
+    record Invited(String group, Role role, String name, @Schema(nullable = true) String partyName, String by) {}
 
-  /** An account that is made through an invitation. */
-  record NewAccount(@NotBlank @Size(max = 100) String token, @NotBlank @Size(max = 200) String login, @OneLine @NotBlank @Size(max = 200) String name,
-      @NotBlank @Size(max = 200) String password) {}
+    /** An account that is made through an invitation. */
+    record NewAccount(
+            @NotBlank @Size(max = 100) String token,
+            @NotBlank @Size(max = 200) String login,
+            @OneLine @NotBlank @Size(max = 200) String name,
+            @NotBlank @Size(max = 200) String password) {}
 
-  /** A new password through a link. */
-  record NewPassword(@NotBlank @Size(max = 100) String token, @NotBlank @Size(max = 200) String password) {}
+    /** A new password through a link. */
+    record NewPassword(@NotBlank @Size(max = 100) String token, @NotBlank @Size(max = 200) String password) {}
 
-  @PostMapping("/api/invitation")
-  Invited look(@Valid @RequestBody Token given) {
-    PeopleStore.Invitation found = people.invitation(given.token());
-    return new Invited(found.clubName(), found.role(), found.name(), found.partyName(), found.by());
-  }
+    @PostMapping("/api/invitation")
+    Invited look(@Valid @RequestBody Token given) {
+        PeopleStore.Invitation found = people.invitation(given.token());
+        return new Invited(found.clubName(), found.role(), found.name(), found.partyName(), found.by());
+    }
 
-  @PostMapping("/api/invitation/account")
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  void account(@Valid @RequestBody NewAccount given) {
-    people.joinAnew(given.token(), given.login(), given.name(), given.password());
-  }
+    @PostMapping("/api/invitation/account")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void account(@Valid @RequestBody NewAccount given) {
+        people.joinAnew(given.token(), given.login(), given.name(), given.password());
+    }
 
-  @PostMapping("/api/invitation/membership")
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  void membership(Account asking, @Valid @RequestBody Token given) {
-    people.join(asking.id(), given.token());
-  }
+    @PostMapping("/api/invitation/membership")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void membership(Account asking, @Valid @RequestBody Token given) {
+        people.join(asking.id(), given.token());
+    }
 
-  @PostMapping("/api/password")
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  void password(@Valid @RequestBody NewPassword given) {
-    people.setPassword(given.token(), given.password());
-  }
+    @PostMapping("/api/password")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void password(@Valid @RequestBody NewPassword given) {
+        people.setPassword(given.token(), given.password());
+    }
 }

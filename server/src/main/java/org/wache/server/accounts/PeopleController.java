@@ -25,63 +25,91 @@ import org.wache.server.web.OneLine;
 @RestController
 class PeopleController {
 
-  private final People people;
-  private final PeopleStore store;
-  private final Clock clock;
+    private final People people;
+    private final PeopleStore store;
+    private final Clock clock;
 
-  PeopleController(People people, PeopleStore store, Clock clock) {
-    this.people = people;
-    this.store = store;
-    this.clock = clock;
-  }
+    PeopleController(People people, PeopleStore store, Clock clock) {
+        this.people = people;
+        this.store = store;
+        this.clock = clock;
+    }
 
-  /** The people of a group, and the invitations that are open. */
-  record GroupPeople(List<GroupPerson> people, List<OpenInvitation> invitations) {}
+    /** The people of a group, and the invitations that are open. */
+    record GroupPeople(List<GroupPerson> people, List<OpenInvitation> invitations) {}
 
-  /** Someone of a group; party is who of the roster they are. */
-  record GroupPerson(long account, String login, String name, Role role, @Schema(nullable = true) Long party, @Schema(nullable = true) String partyName,
-      boolean secondFactor, boolean closed) {}
+    /** Someone of a group; party is who of the roster they are. */
+    record GroupPerson(
+            long account,
+            String login,
+            String name,
+            Role role,
+            @Schema(nullable = true) Long party,
+            @Schema(nullable = true) String partyName,
+            boolean secondFactor,
+            boolean closed) {}
 
-  /** A link into the group that nobody used yet. */
-  record OpenInvitation(long id, String name, Role role, @Schema(nullable = true) String partyName, String by, OffsetDateTime expires) {}
+    /** A link into the group that nobody used yet. */
+    record OpenInvitation(
+            long id,
+            String name,
+            Role role,
+            @Schema(nullable = true) String partyName,
+            String by,
+            OffsetDateTime expires) {}
 
-  /** Who is invited, as what. */
-  record Invite(@OneLine @NotBlank @Size(max = 200) String name, @NotNull Role role, @Schema(nullable = true) Long party) {}
+    /** Who is invited, as what. */
+    record Invite(
+            @OneLine @NotBlank @Size(max = 200) String name, @NotNull Role role, @Schema(nullable = true) Long party) {}
 
-  /** A token that is told once; the address is made of it. */
-  record OneTimeLink(String token) {}
+    /** A token that is told once; the address is made of it. */
+    record OneTimeLink(String token) {}
 
-  /** What someone is in a group. */
-  record Part(@NotNull Role role, @Schema(nullable = true) Long party) {}
+    /** What someone is in a group. */
+    record Part(@NotNull Role role, @Schema(nullable = true) Long party) {}
 
-  @GetMapping("/api/groups/{group}/people")
-  GroupPeople all(@PathVariable long group) {
-    return new GroupPeople(store.people(group).stream().map(each -> new GroupPerson(each.account(), each.login(), each.name(), each.role(), each.party(),
-        each.partyName(), each.secondFactor(), each.closed())).toList(), store.invitations(group, OffsetDateTime.now(clock)).stream()
-        .map(each -> new OpenInvitation(each.id(), each.name(), each.role(), each.partyName(), each.by(), each.expires())).toList());
-  }
+    @GetMapping("/api/groups/{group}/people")
+    GroupPeople all(@PathVariable long group) {
+        return new GroupPeople(
+                store.people(group).stream()
+                        .map(each -> new GroupPerson(
+                                each.account(),
+                                each.login(),
+                                each.name(),
+                                each.role(),
+                                each.party(),
+                                each.partyName(),
+                                each.secondFactor(),
+                                each.closed()))
+                        .toList(),
+                store.invitations(group, OffsetDateTime.now(clock)).stream()
+                        .map(each -> new OpenInvitation(
+                                each.id(), each.name(), each.role(), each.partyName(), each.by(), each.expires()))
+                        .toList());
+    }
 
-  @PostMapping("/api/groups/{group}/invitations")
-  @ResponseStatus(HttpStatus.CREATED)
-  OneTimeLink invite(Account asking, @PathVariable long group, @Valid @RequestBody Invite invite) {
-    return new OneTimeLink(people.invite(asking.id(), group, invite.role(), invite.party(), invite.name()));
-  }
+    @PostMapping("/api/groups/{group}/invitations")
+    @ResponseStatus(HttpStatus.CREATED)
+    OneTimeLink invite(Account asking, @PathVariable long group, @Valid @RequestBody Invite invite) {
+        return new OneTimeLink(people.invite(asking.id(), group, invite.role(), invite.party(), invite.name()));
+    }
 
-  @DeleteMapping("/api/invitations/{invitation}")
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  void withdraw(Account asking, @PathVariable long invitation) {
-    people.withdraw(asking.id(), store.clubOf(invitation).orElseThrow(() -> new Missing("The invitation")), invitation);
-  }
+    @DeleteMapping("/api/invitations/{invitation}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void withdraw(Account asking, @PathVariable long invitation) {
+        people.withdraw(
+                asking.id(), store.clubOf(invitation).orElseThrow(() -> new Missing("The invitation")), invitation);
+    }
 
-  @PutMapping("/api/groups/{group}/people/{account}")
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  void change(Account asking, @PathVariable long group, @PathVariable long account, @Valid @RequestBody Part part) {
-    people.change(asking.id(), group, account, part.role(), part.party());
-  }
+    @PutMapping("/api/groups/{group}/people/{account}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void change(Account asking, @PathVariable long group, @PathVariable long account, @Valid @RequestBody Part part) {
+        people.change(asking.id(), group, account, part.role(), part.party());
+    }
 
-  @DeleteMapping("/api/groups/{group}/people/{account}")
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  void remove(Account asking, @PathVariable long group, @PathVariable long account) {
-    people.remove(asking.id(), group, account);
-  }
+    @DeleteMapping("/api/groups/{group}/people/{account}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void remove(Account asking, @PathVariable long group, @PathVariable long account) {
+        people.remove(asking.id(), group, account);
+    }
 }

@@ -20,28 +20,32 @@ import org.wache.server.web.Missing;
 @Component
 class Refusals implements AuthenticationEntryPoint, AccessDeniedHandler {
 
-  private final HandlerExceptionResolver problems;
+    private final HandlerExceptionResolver problems;
 
-  Refusals(@Qualifier("handlerExceptionResolver") HandlerExceptionResolver problems) {
-    this.problems = problems;
-  }
-
-  /** A stranger: asked to sign in for the API, told that there is no such page elsewhere. */
-  @Override
-  public void commence(HttpServletRequest request, HttpServletResponse response, AuthenticationException problem) throws IOException {
-    if (request.getServletPath().startsWith("/api/")) {
-      response.setStatus(HttpStatus.UNAUTHORIZED.value());
-    } else {
-      problems.resolveException(request, response, null, new Missing("The address"));
+    Refusals(@Qualifier("handlerExceptionResolver") HandlerExceptionResolver problems) {
+        this.problems = problems;
     }
-  }
 
-  /** Somebody who is signed in, or whose request lacks the token that tells it from a forged one. */
-  @Override
-  public void handle(HttpServletRequest request, HttpServletResponse response, AccessDeniedException problem) throws IOException {
-    RuntimeException told = problem instanceof AuthorizationDeniedException denied && denied.getAuthorizationResult() instanceof Doorkeeper.Refusal refusal
-        ? refusal.problem()
-        : new Forbidden("This page has been open for too long, or was opened elsewhere. Nothing was saved: load it again.");
-    problems.resolveException(request, response, null, told);
-  }
+    /** A stranger: asked to sign in for the API, told that there is no such page elsewhere. */
+    @Override
+    public void commence(HttpServletRequest request, HttpServletResponse response, AuthenticationException problem)
+            throws IOException {
+        if (request.getServletPath().startsWith("/api/")) {
+            response.setStatus(HttpStatus.UNAUTHORIZED.value());
+        } else {
+            problems.resolveException(request, response, null, new Missing("The address"));
+        }
+    }
+
+    /** Somebody who is signed in, or whose request lacks the token that tells it from a forged one. */
+    @Override
+    public void handle(HttpServletRequest request, HttpServletResponse response, AccessDeniedException problem)
+            throws IOException {
+        RuntimeException told = problem instanceof AuthorizationDeniedException denied
+                        && denied.getAuthorizationResult() instanceof Doorkeeper.Refusal refusal
+                ? refusal.problem()
+                : new Forbidden(
+                        "This page has been open for too long, or was opened elsewhere. Nothing was saved: load it again.");
+        problems.resolveException(request, response, null, told);
+    }
 }

@@ -18,38 +18,43 @@ import org.wache.server.access.Doorkeeper;
 @Configuration
 class SecurityConfig {
 
-  @Bean
-  SecurityFilterChain chain(HttpSecurity http, SecurityContextRepository contexts, Doorkeeper doorkeeper, Refusals refusals) throws Exception {
-    return http
-        .authorizeHttpRequests(requests -> requests
-            .dispatcherTypeMatchers(DispatcherType.FORWARD, DispatcherType.ERROR).permitAll()
-            .anyRequest().access(doorkeeper))
-        .csrf(csrf -> csrf.spa())
-        .securityContext(context -> context.securityContextRepository(contexts))
-        .exceptionHandling(handling -> handling.authenticationEntryPoint(refusals).accessDeniedHandler(refusals))
-        .headers(headers -> headers.defaultsDisabled().cacheControl(Customizer.withDefaults())) // the others are the container's
-        .formLogin(form -> form.disable())
-        .httpBasic(basic -> basic.disable())
-        .logout(logout -> logout.disable())
-        .requestCache(cache -> cache.disable())
-        .build();
-  }
+    @Bean
+    SecurityFilterChain chain(
+            HttpSecurity http, SecurityContextRepository contexts, Doorkeeper doorkeeper, Refusals refusals)
+            throws Exception {
+        return http.authorizeHttpRequests(
+                        requests -> requests.dispatcherTypeMatchers(DispatcherType.FORWARD, DispatcherType.ERROR)
+                                .permitAll()
+                                .anyRequest()
+                                .access(doorkeeper))
+                .csrf(csrf -> csrf.spa())
+                .securityContext(context -> context.securityContextRepository(contexts))
+                .exceptionHandling(
+                        handling -> handling.authenticationEntryPoint(refusals).accessDeniedHandler(refusals))
+                .headers(headers -> headers.defaultsDisabled()
+                        .cacheControl(Customizer.withDefaults())) // the others are the container's
+                .formLogin(form -> form.disable())
+                .httpBasic(basic -> basic.disable())
+                .logout(logout -> logout.disable())
+                .requestCache(cache -> cache.disable())
+                .build();
+    }
 
-  @Bean
-  SecurityContextRepository contexts() {
-    return new HttpSessionSecurityContextRepository();
-  }
+    @Bean
+    SecurityContextRepository contexts() {
+        return new HttpSessionSecurityContextRepository();
+    }
 
-  @Bean
-  PasswordEncoder passwordEncoder() {
-    return PasswordEncoderFactories.createDelegatingPasswordEncoder();
-  }
+    @Bean
+    PasswordEncoder passwordEncoder() {
+        return PasswordEncoderFactories.createDelegatingPasswordEncoder();
+    }
 
-  /** Nobody signs in through the framework's own ways: {@link SessionController} does, which counts every try first. */
-  @Bean
-  AuthenticationManager authenticationManager() {
-    return asked -> {
-      throw new ProviderNotFoundException("Sign in through the application");
-    };
-  }
+    /** Nobody signs in through the framework's own ways: {@link SessionController} does, which counts every try first. */
+    @Bean
+    AuthenticationManager authenticationManager() {
+        return asked -> {
+            throw new ProviderNotFoundException("Sign in through the application");
+        };
+    }
 }

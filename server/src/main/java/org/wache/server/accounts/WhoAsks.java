@@ -15,29 +15,33 @@ import org.wache.server.web.Missing;
 @Configuration
 class WhoAsks implements WebMvcConfigurer, HandlerMethodArgumentResolver {
 
-  private final AccountStore accounts;
+    private final AccountStore accounts;
 
-  WhoAsks(AccountStore accounts) {
-    this.accounts = accounts;
-  }
-
-  @Override
-  public void addArgumentResolvers(List<HandlerMethodArgumentResolver> resolvers) {
-    resolvers.add(this);
-  }
-
-  @Override
-  public boolean supportsParameter(MethodParameter parameter) {
-    return parameter.getParameterType() == Account.class;
-  }
-
-  /** The account; the security chain has let only signed-in ones through. */
-  @Override
-  public Account resolveArgument(MethodParameter parameter, ModelAndViewContainer container, NativeWebRequest request, WebDataBinderFactory binders) {
-    Principal principal = request.getUserPrincipal();
-    if (principal == null) {
-      throw new Missing("The account");
+    WhoAsks(AccountStore accounts) {
+        this.accounts = accounts;
     }
-    return accounts.account(principal.getName()).orElseThrow(() -> new Missing("The account"));
-  }
+
+    @Override
+    public void addArgumentResolvers(List<HandlerMethodArgumentResolver> resolvers) {
+        resolvers.add(this);
+    }
+
+    @Override
+    public boolean supportsParameter(MethodParameter parameter) {
+        return parameter.getParameterType() == Account.class;
+    }
+
+    /** The account; the security chain has let only signed-in ones through. */
+    @Override
+    public Account resolveArgument(
+            MethodParameter parameter,
+            ModelAndViewContainer container,
+            NativeWebRequest request,
+            WebDataBinderFactory binders) {
+        Principal principal = request.getUserPrincipal();
+        if (principal == null) {
+            throw new Missing("The account");
+        }
+        return accounts.account(principal.getName()).orElseThrow(() -> new Missing("The account"));
+    }
 }

@@ -13,8 +13,8 @@ import org.wache.release.Handed;
  */
 public record Order(long unit, Optional<Long> party, Optional<String> part, Optional<Handed.Choice> choice) {
 
-  /** A radio for whoever has it, with what they carry. */
-  public static Order of(long unit) {
-    return new Order(unit, Optional.empty(), Optional.empty(), Optional.empty());
-  }
+    /** A radio for whoever has it, with what they carry. */
+    public static Order of(long unit) {
+        return new Order(unit, Optional.empty(), Optional.empty(), Optional.empty());
+    }
 }

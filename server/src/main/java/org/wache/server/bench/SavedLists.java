@@ -18,27 +18,29 @@ import org.wache.signal.Tone;
 /** What was in a radio, as a list that can be audited or brought in. */
 final class SavedLists {
 
-  private SavedLists() {}
+    private SavedLists() {}
 
-  static String csv(RadioImage image, RadioModel model) {
-    List<Channel> channels = new ArrayList<>();
-    image.entries().forEach((memory, stored) -> channels.add(channel(memory, stored, model)));
-    return CsvLists.write(new ChannelList("saved", List.of(), channels));
-  }
+    static String csv(RadioImage image, RadioModel model) {
+        List<Channel> channels = new ArrayList<>();
+        image.entries().forEach((memory, stored) -> channels.add(channel(memory, stored, model)));
+        return CsvLists.write(new ChannelList("saved", List.of(), channels));
+    }
 
-  private static Channel channel(int memory, StoredChannel stored, RadioModel model) {
-    Map<Field, String> texts = new EnumMap<>(Field.class);
-    texts.put(Field.NUMBER, Integer.toString(memory));
-    texts.put(Field.NAME, stored.name());
-    texts.put(Field.RX_MHZ, stored.receive().megahertz());
-    texts.put(Field.TX_MHZ, stored.transmit().map(Frequency::megahertz).orElse(""));
-    texts.put(Field.MODE, stored.mode().name());
-    texts.put(Field.POWER_W, Loading.output(model, stored).map(watts -> watts.number()).orElse(""));
-    texts.put(Field.TX_TONE, stored.sends().map(Tone::text).orElse(""));
-    texts.put(Field.RX_TONE, stored.opensOn().map(Tone::text).orElse(""));
-    texts.put(Field.SCAN, stored.scan() ? "yes" : "no");
-    texts.put(Field.TIMEOUT_S, stored.transmit().isPresent() ? Integer.toString(stored.timeoutS()) : "");
-    texts.put(Field.ZONE, stored.zone() == 0 ? "" : Integer.toString(stored.zone()));
-    return Channel.of(texts);
-  }
+    private static Channel channel(int memory, StoredChannel stored, RadioModel model) {
+        Map<Field, String> texts = new EnumMap<>(Field.class);
+        texts.put(Field.NUMBER, Integer.toString(memory));
+        texts.put(Field.NAME, stored.name());
+        texts.put(Field.RX_MHZ, stored.receive().megahertz());
+        texts.put(Field.TX_MHZ, stored.transmit().map(Frequency::megahertz).orElse(""));
+        texts.put(Field.MODE, stored.mode().name());
+        texts.put(
+                Field.POWER_W,
+                Loading.output(model, stored).map(watts -> watts.number()).orElse(""));
+        texts.put(Field.TX_TONE, stored.sends().map(Tone::text).orElse(""));
+        texts.put(Field.RX_TONE, stored.opensOn().map(Tone::text).orElse(""));
+        texts.put(Field.SCAN, stored.scan() ? "yes" : "no");
+        texts.put(Field.TIMEOUT_S, stored.transmit().isPresent() ? Integer.toString(stored.timeoutS()) : "");
+        texts.put(Field.ZONE, stored.zone() == 0 ? "" : Integer.toString(stored.zone()));
+        return Channel.of(texts);
+    }
 }

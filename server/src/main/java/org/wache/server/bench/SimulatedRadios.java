@@ -30,89 +30,100 @@ import org.wache.signal.Tone;
 @Component
 class SimulatedRadios {
 
-  private static final int TAIL_MS = 1_500;
-  private static final int MEGA = 6;
+    private static final int TAIL_MS = 1_500;
+    private static final int MEGA = 6;
 
-  private final BenchStore store;
-  private final int baud;
-  private final Map<Long, SimulatedPort> ports = new ConcurrentHashMap<>();
-  private final Map<Long, Ether> ethers = new ConcurrentHashMap<>();
+    private final BenchStore store;
+    private final int baud;
+    private final Map<Long, SimulatedPort> ports = new ConcurrentHashMap<>();
+    private final Map<Long, Ether> ethers = new ConcurrentHashMap<>();
 
-  SimulatedRadios(BenchStore store, @Value("${wache.bench.baud}") int baud) {
-    this.store = store;
-    this.baud = baud;
-  }
-
-  /** Where a unit answers; it is switched on when it is not yet. */
-  synchronized InetSocketAddress address(Fleet.Unit unit) {
-    return new InetSocketAddress(InetAddress.getLoopbackAddress(), port(unit).port());
-  }
-
-  private SimulatedPort port(Fleet.Unit unit) {
-    SimulatedPort known = ports.get(unit.id());
-    if (known != null && known.radio().model().equals(unit.radio().model())) {
-      return known;
+    SimulatedRadios(BenchStore store, @Value("${wache.bench.baud}") int baud) {
+        this.store = store;
+        this.baud = baud;
     }
-    if (known != null) {
-      known.close();
+
+    /** Where a unit answers; it is switched on when it is not yet. */
+    synchronized InetSocketAddress address(Fleet.Unit unit) {
+        return new InetSocketAddress(
+                InetAddress.getLoopbackAddress(), port(unit).port());
     }
-    SimulatedPort plugged = plugged(unit);
-    ports.put(unit.id(), plugged);
-    return plugged;
-  }
 
-  private SimulatedPort plugged(Fleet.Unit unit) {
-    RadioImage empty = RadioImage.erased(unit.radio().model());
-    SimulatedState state = store.remembered(unit.id())
-        .filter(each -> each.image().length == empty.length())
-        .map(each -> new SimulatedState(RadioImage.of(each.image()), each.lock(), each.inhibited()))
-        .orElseGet(() -> new SimulatedState(empty, unit.radio().lock().map(lock -> lock.name()).orElse(""), false));
-    try {
-      return new SimulatedPort(new SimulatedRadio(unit.radio().model(), unit.serial(), state, ether(unit.club()),
-          kept -> store.remember(unit.id(), kept.image().bytes(), kept.lock(), kept.inhibited())), baud);
-    } catch (IOException e) {
-      throw new java.io.UncheckedIOException("No port is free for a simulated radio", e);
+    private SimulatedPort port(Fleet.Unit unit) {
+        SimulatedPort known = ports.get(unit.id());
+        if (known != null && known.radio().model().equals(unit.radio().model())) {
+            return known;
+        }
+        if (known != null) {
+            known.close();
+        }
+        SimulatedPort plugged = plugged(unit);
+        ports.put(unit.id(), plugged);
+        return plugged;
     }
-  }
 
-  /** Read anew what a unit remembers, when nobody is connected: another server may have written it. */
-  synchronized InetSocketAddress freshAddress(Fleet.Unit unit) {
-    SimulatedPort known = ports.get(unit.id());
-    Optional<Fault> fault = known == null ? Optional.empty() : known.fault();
-    if (known != null && fault.isEmpty()) {
-      known.close();
-      ports.remove(unit.id());
+    private SimulatedPort plugged(Fleet.Unit unit) {
+        RadioImage empty = RadioImage.erased(unit.radio().model());
+        SimulatedState state = store.remembered(unit.id())
+                .filter(each -> each.image().length == empty.length())
+                .map(each -> new SimulatedState(RadioImage.of(each.image()), each.lock(), each.inhibited()))
+                .orElseGet(() -> new SimulatedState(
+                        empty, unit.radio().lock().map(lock -> lock.name()).orElse(""), false));
+        try {
+            return new SimulatedPort(
+                    new SimulatedRadio(
+                            unit.radio().model(),
+                            unit.serial(),
+                            state,
+                            ether(unit.club()),
+                            kept -> store.remember(unit.id(), kept.image().bytes(), kept.lock(), kept.inhibited())),
+                    baud);
+        } catch (IOException e) {
+            throw new java.io.UncheckedIOException("No port is free for a simulated radio", e);
+        }
     }
-    return address(unit);
-  }
 
-  private Ether ether(long club) {
-    return ethers.computeIfAbsent(club, any -> withRepeaters());
-  }
-
-  /** Near the simulated radios stand the invented repeaters of the stand-in directory. */
-  private static Ether withRepeaters() {
-    Ether ether = new Ether(System::nanoTime);
-    for (DirectoryLine line : StandInDirectory.shipped()) {
-      Frequency output = Frequency.ofMegahertz(line.outputMhz()).orElseThrow();
-      Frequency input = output.plus(new BigDecimal(line.offsetMhz()).movePointRight(MEGA).longValueExact());
-      Mode.parse(line.mode()).ifPresent(mode -> ether.repeater(input, output, mode, Tone.parse(line.access()), Tone.parse(line.toneOut()), TAIL_MS));
+    /** Read anew what a unit remembers, when nobody is connected: another server may have written it. */
+    synchronized InetSocketAddress freshAddress(Fleet.Unit unit) {
+        SimulatedPort known = ports.get(unit.id());
+        Optional<Fault> fault = known == null ? Optional.empty() : known.fault();
+        if (known != null && fault.isEmpty()) {
+            known.close();
+            ports.remove(unit.id());
+        }
+        return address(unit);
     }
-    return ether;
-  }
 
-  /** Makes something go wrong with a unit. */
-  synchronized void fail(Fleet.Unit unit, Optional<Fault> fault, int afterFrames) {
-    port(unit).fail(fault, afterFrames);
-  }
+    private Ether ether(long club) {
+        return ethers.computeIfAbsent(club, any -> withRepeaters());
+    }
 
-  /** What goes wrong with a unit, or will. */
-  synchronized Optional<Fault> fault(long unit) {
-    return Optional.ofNullable(ports.get(unit)).flatMap(SimulatedPort::fault);
-  }
+    /** Near the simulated radios stand the invented repeaters of the stand-in directory. */
+    private static Ether withRepeaters() {
+        Ether ether = new Ether(System::nanoTime);
+        for (DirectoryLine line : StandInDirectory.shipped()) {
+            Frequency output = Frequency.ofMegahertz(line.outputMhz()).orElseThrow();
+            Frequency input = output.plus(
+                    new BigDecimal(line.offsetMhz()).movePointRight(MEGA).longValueExact());
+            Mode.parse(line.mode())
+                    .ifPresent(mode -> ether.repeater(
+                            input, output, mode, Tone.parse(line.access()), Tone.parse(line.toneOut()), TAIL_MS));
+        }
+        return ether;
+    }
 
-  @PreDestroy
-  void unplug() {
-    ports.values().forEach(SimulatedPort::close);
-  }
+    /** Makes something go wrong with a unit. */
+    synchronized void fail(Fleet.Unit unit, Optional<Fault> fault, int afterFrames) {
+        port(unit).fail(fault, afterFrames);
+    }
+
+    /** What goes wrong with a unit, or will. */
+    synchronized Optional<Fault> fault(long unit) {
+        return Optional.ofNullable(ports.get(unit)).flatMap(SimulatedPort::fault);
+    }
+
+    @PreDestroy
+    void unplug() {
+        ports.values().forEach(SimulatedPort::close);
+    }
 }

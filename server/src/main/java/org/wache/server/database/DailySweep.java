@@ -17,44 +17,48 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Component
 class DailySweep implements DisposableBean {
 
-  private static final Logger LOG = LoggerFactory.getLogger(DailySweep.class);
-  private static final long TURN = 7_269_812_347L;
-  private static final int FIRST_AFTER_S = 60;
-  private static final int EVERY_S = 24 * 60 * 60;
+    private static final Logger LOG = LoggerFactory.getLogger(DailySweep.class);
+    private static final long TURN = 7_269_812_347L;
+    private static final int FIRST_AFTER_S = 60;
+    private static final int EVERY_S = 24 * 60 * 60;
 
-  private final List<Perishable> kept;
-  private final JdbcClient jdbc;
-  private final TransactionTemplate transaction;
-  private final ScheduledExecutorService worker = Executors.newSingleThreadScheduledExecutor(work -> {
-    Thread thread = new Thread(work, "daily sweep");
-    thread.setDaemon(true);
-    return thread;
-  });
+    private final List<Perishable> kept;
+    private final JdbcClient jdbc;
+    private final TransactionTemplate transaction;
+    private final ScheduledExecutorService worker = Executors.newSingleThreadScheduledExecutor(work -> {
+        Thread thread = new Thread(work, "daily sweep");
+        thread.setDaemon(true);
+        return thread;
+    });
 
-  DailySweep(List<Perishable> kept, JdbcClient jdbc, TransactionTemplate transaction) {
-    this.kept = kept;
-    this.jdbc = jdbc;
-    this.transaction = transaction;
-  }
-
-  @EventListener(ApplicationReadyEvent.class)
-  void begin() {
-    worker.scheduleWithFixedDelay(this::sweep, FIRST_AFTER_S, EVERY_S, TimeUnit.SECONDS);
-  }
-
-  /** Sweeps now, unless another server does; how much was taken away. */
-  int sweep() {
-    try {
-      return transaction.execute(status -> jdbc.sql("select pg_try_advisory_xact_lock(:turn)").param("turn", TURN).query(Boolean.class).single()
-          ? kept.stream().mapToInt(Perishable::sweep).sum() : 0);
-    } catch (RuntimeException e) { // the next day comes
-      LOG.warn("The daily sweep failed", e);
-      return 0;
+    DailySweep(List<Perishable> kept, JdbcClient jdbc, TransactionTemplate transaction) {
+        this.kept = kept;
+        this.jdbc = jdbc;
+        this.transaction = transaction;
     }
-  }
 
-  @Override
-  public void destroy() {
-    worker.shutdownNow();
-  }
+    @EventListener(ApplicationReadyEvent.class)
+    void begin() {
+        worker.scheduleWithFixedDelay(this::sweep, FIRST_AFTER_S, EVERY_S, TimeUnit.SECONDS);
+    }
+
+    /** Sweeps now, unless another server does; how much was taken away. */
+    int sweep() {
+        try {
+            return transaction.execute(status -> jdbc.sql("select pg_try_advisory_xact_lock(:turn)")
+                            .param("turn", TURN)
+                            .query(Boolean.class)
+                            .single()
+                    ? kept.stream().mapToInt(Perishable::sweep).sum()
+                    : 0);
+        } catch (RuntimeException e) { // the next day comes
+            LOG.warn("The daily sweep failed", e);
+            return 0;
+        }
+    }
+
+    @Override
+    public void destroy() {
+        worker.shutdownNow();
+    }
 }

@@ -13,24 +13,24 @@ import org.wache.server.web.EnumWords;
 @Configuration
 class EnumColumns {
 
-  @Bean
-  JdbcClient jdbcClient(NamedParameterJdbcTemplate template) {
-    DefaultConversionService conversions = new DefaultConversionService();
-    conversions.removeConvertible(String.class, Enum.class);
-    conversions.addConverterFactory(new Words());
-    return JdbcClient.create(template, conversions);
-  }
-
-  @SuppressWarnings("rawtypes")
-  private static final class Words implements ConverterFactory<String, Enum> {
-    @Override
-    public <E extends Enum> Converter<String, E> getConverter(Class<E> type) {
-      return word -> read(type, word);
+    @Bean
+    JdbcClient jdbcClient(NamedParameterJdbcTemplate template) {
+        DefaultConversionService conversions = new DefaultConversionService();
+        conversions.removeConvertible(String.class, Enum.class);
+        conversions.addConverterFactory(new Words());
+        return JdbcClient.create(template, conversions);
     }
 
-    @SuppressWarnings("unchecked")
-    private static <E extends Enum> E read(Class<E> type, String word) {
-      return (E) EnumWords.read(type, word);
+    @SuppressWarnings("rawtypes")
+    private static final class Words implements ConverterFactory<String, Enum> {
+        @Override
+        public <E extends Enum> Converter<String, E> getConverter(Class<E> type) {
+            return word -> read(type, word);
+        }
+
+        @SuppressWarnings("unchecked")
+        private static <E extends Enum> E read(Class<E> type, String word) {
+            return (E) EnumWords.read(type, word);
+        }
     }
-  }
 }

@@ -9,15 +9,18 @@ import org.springframework.jdbc.core.simple.JdbcClient;
  */
 public final class Hold {
 
-  private Hold() {}
+    private Hold() {}
 
-  /** Holds the row of a table with this key, if there is one. The name of the table is the program's own. */
-  public static void row(JdbcClient jdbc, String table, long id) {
-    rows(jdbc, table, "id", id);
-  }
+    /** Holds the row of a table with this key, if there is one. The name of the table is the program's own. */
+    public static void row(JdbcClient jdbc, String table, long id) {
+        rows(jdbc, table, "id", id);
+    }
 
-  /** Holds all rows of a table whose column has this value, in the order of their keys, so that no two wait for each other. */
-  public static void rows(JdbcClient jdbc, String table, String column, long value) {
-    jdbc.sql("select id from " + table + " where " + column + " = :value order by id for no key update").param("value", value).query(Long.class).list();
-  }
+    /** Holds all rows of a table whose column has this value, in the order of their keys, so that no two wait for each other. */
+    public static void rows(JdbcClient jdbc, String table, String column, long value) {
+        jdbc.sql("select id from " + table + " where " + column + " = :value order by id for no key update")
+                .param("value", value)
+                .query(Long.class)
+                .list();
+    }
 }

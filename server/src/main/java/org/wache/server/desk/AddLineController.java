@@ -32,73 +32,87 @@ import org.wache.typed.Understood;
 @RestController
 class AddLineController {
 
-  private static final int MOST_LINES = 500;
+    private static final int MOST_LINES = 500;
 
-  private final ListService service;
+    private final ListService service;
 
-  AddLineController(ListService service) {
-    this.service = service;
-  }
-
-  /** Lines as people write them. */
-  record Lines(@NotNull @Size(max = MOST_LINES) List<@NotNull String> lines) {}
-
-  /**
-   * What a line is taken for.
-   *
-   * @param fields the fields of the entry; empty when it is none
-   * @param problem why it is none
-   * @param verdict what the entry would come to in the list
-   * @param reason why, when it is not clear
-   * @param others what else the line could mean
-   */
-  record UnderstoodLine(String line, Map<String, String> fields, List<UnderstoodWord> said,
-      @Schema(nullable = true) Optional<String> problem, @Schema(nullable = true) Optional<Verdict> verdict,
-      String reason, List<OtherMeaning> others) {}
-
-  /** Something that was understood, worked out, or taken because nothing was said of it. */
-  record UnderstoodWord(String field, String words, String why, List<Views.SumLine> sum, boolean doubt) {}
-
-  /** Another thing that the line could mean. */
-  record OtherMeaning(String title, Map<String, String> fields) {}
-
-  /** Reads lines; blank ones are passed over. Nothing is changed. */
-  @PostMapping("/api/lists/{list}/understood")
-  List<UnderstoodLine> understood(Account asking, @PathVariable long list, @Valid @RequestBody Lines lines) {
-    Audit audit = service.seen(asking.id(), list).audited().audit();
-    AuditContext context = audit.auditor().context();
-    List<UnderstoodLine> all = new ArrayList<>();
-    for (String line : lines.lines()) {
-      if (line.isBlank() && lines.lines().size() > 1) {
-        continue;
-      }
-      AddLine.Meaning meaning = AddLine.read(line, context.edition(), context.houseRules());
-      Optional<Channel> channel = meaning.best().channel();
-      if (channel.isPresent()) {
-        audit = audit.plus(channel.get()); // so that a line that says the same as one above it is seen
-      }
-      Optional<EntryAudit> judged = channel.isPresent()
-          ? Optional.of(audit.entry(audit.list().channels().size() - 1)) : Optional.empty();
-      Finding worst = judged.map(DeskWriter::worst).orElse(null);
-      all.add(new UnderstoodLine(line, fields(meaning.best()), meaning.best().said().stream().map(AddLineController::word).toList(),
-          meaning.best().problem(), judged.map(each -> each.verdict()), worst == null ? "" : worst.message(),
-          meaning.others().stream().map(other -> new OtherMeaning(other.fields().get(Field.NAME), fields(other))).toList()));
+    AddLineController(ListService service) {
+        this.service = service;
     }
-    return all;
-  }
 
-  private static UnderstoodWord word(Said said) {
-    return new UnderstoodWord(said.field().key(), said.words(), said.why(), DeskWriter.sum(said.sum()), said.doubt());
-  }
+    /** Lines as people write them. */
+    record Lines(@NotNull @Size(max = MOST_LINES) List<@NotNull String> lines) {}
 
-  private static Map<String, String> fields(Understood understood) {
-    Map<String, String> fields = new LinkedHashMap<>();
-    for (Field field : Field.values()) {
-      String text = understood.fields().getOrDefault(field, "");
-      if (!text.isEmpty()) {
-        fields.put(field.key(), text);
-      }
+    /**
+     * What a line is taken for.
+     *
+     * @param fields the fields of the entry; empty when it is none
+     * @param problem why it is none
+     * @param verdict what the entry would come to in the list
+     * @param reason why, when it is not clear
+     * @param others what else the line could mean
+     */
+    record UnderstoodLine(
+            String line,
+            Map<String, String> fields,
+            List<UnderstoodWord> said,
+            @Schema(nullable = true) Optional<String> problem,
+            @Schema(nullable = true) Optional<Verdict> verdict,
+            String reason,
+            List<OtherMeaning> others) {}
+
+    /** Something that was understood, worked out, or taken because nothing was said of it. */
+    record UnderstoodWord(String field, String words, String why, List<Views.SumLine> sum, boolean doubt) {}
+
+    /** Another thing that the line could mean. */
+    record OtherMeaning(String title, Map<String, String> fields) {}
+
+    /** Reads lines; blank ones are passed over. Nothing is changed. */
+    @PostMapping("/api/lists/{list}/understood")
+    List<UnderstoodLine> understood(Account asking, @PathVariable long list, @Valid @RequestBody Lines lines) {
+        Audit audit = service.seen(asking.id(), list).audited().audit();
+        AuditContext context = audit.auditor().context();
+        List<UnderstoodLine> all = new ArrayList<>();
+        for (String line : lines.lines()) {
+            if (line.isBlank() && lines.lines().size() > 1) {
+                continue;
+            }
+            AddLine.Meaning meaning = AddLine.read(line, context.edition(), context.houseRules());
+            Optional<Channel> channel = meaning.best().channel();
+            if (channel.isPresent()) {
+                audit = audit.plus(channel.get()); // so that a line that says the same as one above it is seen
+            }
+            Optional<EntryAudit> judged = channel.isPresent()
+                    ? Optional.of(audit.entry(audit.list().channels().size() - 1))
+                    : Optional.empty();
+            Finding worst = judged.map(DeskWriter::worst).orElse(null);
+            all.add(new UnderstoodLine(
+                    line,
+                    fields(meaning.best()),
+                    meaning.best().said().stream().map(AddLineController::word).toList(),
+                    meaning.best().problem(),
+                    judged.map(each -> each.verdict()),
+                    worst == null ? "" : worst.message(),
+                    meaning.others().stream()
+                            .map(other -> new OtherMeaning(other.fields().get(Field.NAME), fields(other)))
+                            .toList()));
+        }
+        return all;
     }
-    return fields;
-  }
+
+    private static UnderstoodWord word(Said said) {
+        return new UnderstoodWord(
+                said.field().key(), said.words(), said.why(), DeskWriter.sum(said.sum()), said.doubt());
+    }
+
+    private static Map<String, String> fields(Understood understood) {
+        Map<String, String> fields = new LinkedHashMap<>();
+        for (Field field : Field.values()) {
+            String text = understood.fields().getOrDefault(field, "");
+            if (!text.isEmpty()) {
+                fields.put(field.key(), text);
+            }
+        }
+        return fields;
+    }
 }

@@ -18,28 +18,29 @@ import org.wache.server.web.Missing;
 @RestController
 class PresenceController {
 
-  private final PresenceStore presence;
-  private final ListStore store;
+    private final PresenceStore presence;
+    private final ListStore store;
 
-  PresenceController(PresenceStore presence, ListStore store) {
-    this.presence = presence;
-    this.store = store;
-  }
+    PresenceController(PresenceStore presence, ListStore store) {
+        this.presence = presence;
+        this.store = store;
+    }
 
-  /** A page that shows a list: a key of its own, and the entry that is looked at. */
-  record PageHere(@NotBlank @Size(max = 40) String page, @Schema(nullable = true) Long entry) {}
+    /** A page that shows a list: a key of its own, and the entry that is looked at. */
+    record PageHere(@NotBlank @Size(max = 40) String page, @Schema(nullable = true) Long entry) {}
 
-  /** How the list stands, and who else is on it. */
-  record OthersHere(int version, String changedBy, List<OtherHere> others) {}
+    /** How the list stands, and who else is on it. */
+    record OthersHere(int version, String changedBy, List<OtherHere> others) {}
 
-  /** Someone on the list; entry is the number and name of what they look at, empty for nothing; self in another window of one's own. */
-  record OtherHere(String name, String entry, boolean self) {}
+    /** Someone on the list; entry is the number and name of what they look at, empty for nothing; self in another window of one's own. */
+    record OtherHere(String name, String entry, boolean self) {}
 
-  @PutMapping("/api/lists/{list}/presence")
-  @Transactional
-  public OthersHere here(Account asking, @PathVariable long list, @Valid @RequestBody PageHere page) {
-    ListStore.Head head = store.head(asking.id(), list).orElseThrow(() -> new Missing("The list"));
-    presence.say(list, asking.id(), page.page(), page.entry());
-    return new OthersHere(head.version(), head.changedBy(), presence.others(list, head.parent(), asking.id(), page.page()));
-  }
+    @PutMapping("/api/lists/{list}/presence")
+    @Transactional
+    public OthersHere here(Account asking, @PathVariable long list, @Valid @RequestBody PageHere page) {
+        ListStore.Head head = store.head(asking.id(), list).orElseThrow(() -> new Missing("The list"));
+        presence.say(list, asking.id(), page.page(), page.entry());
+        return new OthersHere(
+                head.version(), head.changedBy(), presence.others(list, head.parent(), asking.id(), page.page()));
+    }
 }

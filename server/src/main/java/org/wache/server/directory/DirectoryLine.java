@@ -18,5 +18,18 @@ package org.wache.server.directory;
  * @param updated day of the last change, year-month-day
  * @param note further words
  */
-public record DirectoryLine(String id, String callSign, String place, double latitude, double longitude, String outputMhz,
-    String offsetMhz, String access, String toneOut, String mode, String band, String coordination, String updated, String note) {}
+public record DirectoryLine(
+        String id,
+        String callSign,
+        String place,
+        double latitude,
+        double longitude,
+        String outputMhz,
+        String offsetMhz,
+        String access,
+        String toneOut,
+        String mode,
+        String band,
+        String coordination,
+        String updated,
+        String note) {}

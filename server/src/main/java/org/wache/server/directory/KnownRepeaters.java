@@ -19,52 +19,63 @@ import org.wache.signal.Tone;
 @Component
 class KnownRepeaters implements NearbyRepeaters {
 
-  /** How far a repeater on a hill is heard. Common practice, no source. */
-  private static final double NEAR_KM = 80;
-  private static final double METRES = 1000;
-  private static final Duration FRESH = Duration.ofMinutes(10);
+    /** How far a repeater on a hill is heard. Common practice, no source. */
+    private static final double NEAR_KM = 80;
 
-  private final DirectoryClient directory;
-  private final Clock clock;
-  private final AtomicReference<Known> known = new AtomicReference<>(new Known(List.of(), Instant.MIN));
+    private static final double METRES = 1000;
+    private static final Duration FRESH = Duration.ofMinutes(10);
 
-  private record Known(List<DirectoryLine> lines, Instant at) {}
+    private final DirectoryClient directory;
+    private final Clock clock;
+    private final AtomicReference<Known> known = new AtomicReference<>(new Known(List.of(), Instant.MIN));
 
-  KnownRepeaters(DirectoryClient directory, Clock clock) {
-    this.directory = directory;
-    this.clock = clock;
-  }
+    private record Known(List<DirectoryLine> lines, Instant at) {}
 
-  /** What is known; asked for anew in the background when it has grown old. */
-  private List<DirectoryLine> lines() {
-    Known now = known.get();
-    if (now.at().isBefore(clock.instant().minus(FRESH)) && known.compareAndSet(now, new Known(now.lines(), clock.instant()))) {
-      CompletableFuture.runAsync(this::ask);
+    KnownRepeaters(DirectoryClient directory, Clock clock) {
+        this.directory = directory;
+        this.clock = clock;
     }
-    return known.get().lines();
-  }
 
-  private void ask() {
-    try {
-      known.set(new Known(directory.lines(), clock.instant()));
-    } catch (DirectoryClient.Down e) {
-      known.set(new Known(List.of(), clock.instant()));
+    /** What is known; asked for anew in the background when it has grown old. */
+    private List<DirectoryLine> lines() {
+        Known now = known.get();
+        if (now.at().isBefore(clock.instant().minus(FRESH))
+                && known.compareAndSet(now, new Known(now.lines(), clock.instant()))) {
+            CompletableFuture.runAsync(this::ask);
+        }
+        return known.get().lines();
     }
-  }
 
-  @Override
-  public int version() {
-    return lines().hashCode();
-  }
+    private void ask() {
+        try {
+            known.set(new Known(directory.lines(), clock.instant()));
+        } catch (DirectoryClient.Down e) {
+            known.set(new Known(List.of(), clock.instant()));
+        }
+    }
 
-  @Override
-  public List<Neighbour> near(Place place) {
-    return lines().stream().filter(line -> Geodesic.WGS84.Inverse(place.latitude(), place.longitude(), line.latitude(), line.longitude()).s12 <= NEAR_KM * METRES)
-        .flatMap(line -> neighbour(line).stream()).toList();
-  }
+    @Override
+    public int version() {
+        return lines().hashCode();
+    }
 
-  private static Optional<Neighbour> neighbour(DirectoryLine line) {
-    return Frequency.ofMegahertz(line.outputMhz()).map(output -> new Neighbour("The repeater " + line.callSign() + ", " + line.place() + ",", output,
-        DirectoryController.input(output, line.offsetMhz()), Tone.parse(line.access())));
-  }
+    @Override
+    public List<Neighbour> near(Place place) {
+        return lines().stream()
+                .filter(line ->
+                        Geodesic.WGS84.Inverse(place.latitude(), place.longitude(), line.latitude(), line.longitude())
+                                        .s12
+                                <= NEAR_KM * METRES)
+                .flatMap(line -> neighbour(line).stream())
+                .toList();
+    }
+
+    private static Optional<Neighbour> neighbour(DirectoryLine line) {
+        return Frequency.ofMegahertz(line.outputMhz())
+                .map(output -> new Neighbour(
+                        "The repeater " + line.callSign() + ", " + line.place() + ",",
+                        output,
+                        DirectoryController.input(output, line.offsetMhz()),
+                        Tone.parse(line.access())));
+    }
 }

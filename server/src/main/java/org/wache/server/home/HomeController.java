@@ -26,56 +26,85 @@ import org.wache.server.rulebooks.Rulebooks;
 @RestController
 class HomeController {
 
-  private final RosterService roster;
-  private final ListEffects effects;
-  private final Todos todos;
-  private final Clock clock;
-  private final Rulebooks rulebooks;
+    private final RosterService roster;
+    private final ListEffects effects;
+    private final Todos todos;
+    private final Clock clock;
+    private final Rulebooks rulebooks;
 
-  HomeController(RosterService roster, ListEffects effects, Todos todos, Clock clock, Rulebooks rulebooks) {
-    this.rulebooks = rulebooks;
-    this.todos = todos;
-    this.roster = roster;
-    this.effects = effects;
-    this.clock = clock;
-  }
-
-  /** What wants attention: on account of the day, and of what the group does; todo is for the role of who asks. */
-  record Home(LocalDate today, EditionInForce edition, @Schema(nullable = true) EditionInForce next,
-      List<EndingLicence> licences, List<ListEffect> lists, List<Todos.Todo> todo) {}
-
-  /** An edition of the rulebook. */
-  record EditionInForce(String id, LocalDate from, String title, String source) {}
-
-  /** A licence that ended, or ends within 90 days; days is negative when it has ended. */
-  record EndingLicence(long party, String name, String service, @Schema(nullable = true) Optional<String> licenceClass,
-      @Schema(nullable = true) Optional<String> callSign, LocalDate expires, long days) {}
-
-  @GetMapping("/api/groups/{group}/home")
-  Home home(Account asking, @PathVariable long group) {
-    long account = asking.id();
-    LocalDate today = LocalDate.now(clock);
-    List<EndingLicence> ending = new ArrayList<>();
-    Rulebook rulebook = rulebooks.ofGroup(group);
-    Edition edition = rulebook.on(today);
-    for (Party party : roster.parties(account, group)) {
-      party.licences().forEach(licence -> ending(party, licence, edition, today).ifPresent(ending::add));
+    HomeController(RosterService roster, ListEffects effects, Todos todos, Clock clock, Rulebooks rulebooks) {
+        this.rulebooks = rulebooks;
+        this.todos = todos;
+        this.roster = roster;
+        this.effects = effects;
+        this.clock = clock;
     }
-    ending.sort(Comparator.comparing(EndingLicence::expires));
-    Optional<EditionInForce> next = rulebook.editions().stream().filter(each -> each.from().isAfter(today)).findFirst()
-        .map(HomeController::edition);
-    return new Home(today, edition(rulebook.on(today).dates()), next.orElse(null), ending,
-        effects.ofEdition(account, group), todos.of(asking, group));
-  }
 
-  private static Optional<EndingLicence> ending(Party party, CarriedLicence licence, Edition edition, LocalDate today) {
-    int renewal = edition.service(licence.service()).map(service -> service.traits().terms().renewalDays()).orElse(0);
-    return licence.expires().map(end -> new EndingLicence(party.id(), party.name(), edition.service(licence.service()).map(Service::inText).orElse(licence.service()),
-            licence.licenceClass(), licence.callSign(), end, ChronoUnit.DAYS.between(today, end)))
-        .filter(each -> each.days() <= renewal);
-  }
+    /** What wants attention: on account of the day, and of what the group does; todo is for the role of who asks. */
+    record Home(
+            LocalDate today,
+            EditionInForce edition,
+            @Schema(nullable = true) EditionInForce next,
+            List<EndingLicence> licences,
+            List<ListEffect> lists,
+            List<Todos.Todo> todo) {}
 
-  private static EditionInForce edition(Edition.EditionDates dates) {
-    return new EditionInForce(dates.id(), dates.from(), dates.title(), dates.source());
-  }
+    /** An edition of the rulebook. */
+    record EditionInForce(String id, LocalDate from, String title, String source) {}
+
+    /** A licence that ended, or ends within 90 days; days is negative when it has ended. */
+    record EndingLicence(
+            long party,
+            String name,
+            String service,
+            @Schema(nullable = true) Optional<String> licenceClass,
+            @Schema(nullable = true) Optional<String> callSign,
+            LocalDate expires,
+            long days) {}
+
+    @GetMapping("/api/groups/{group}/home")
+    Home home(Account asking, @PathVariable long group) {
+        long account = asking.id();
+        LocalDate today = LocalDate.now(clock);
+        List<EndingLicence> ending = new ArrayList<>();
+        Rulebook rulebook = rulebooks.ofGroup(group);
+        Edition edition = rulebook.on(today);
+        for (Party party : roster.parties(account, group)) {
+            party.licences()
+                    .forEach(licence -> ending(party, licence, edition, today).ifPresent(ending::add));
+        }
+        ending.sort(Comparator.comparing(EndingLicence::expires));
+        Optional<EditionInForce> next = rulebook.editions().stream()
+                .filter(each -> each.from().isAfter(today))
+                .findFirst()
+                .map(HomeController::edition);
+        return new Home(
+                today,
+                edition(rulebook.on(today).dates()),
+                next.orElse(null),
+                ending,
+                effects.ofEdition(account, group),
+                todos.of(asking, group));
+    }
+
+    private static Optional<EndingLicence> ending(
+            Party party, CarriedLicence licence, Edition edition, LocalDate today) {
+        int renewal = edition.service(licence.service())
+                .map(service -> service.traits().terms().renewalDays())
+                .orElse(0);
+        return licence.expires()
+                .map(end -> new EndingLicence(
+                        party.id(),
+                        party.name(),
+                        edition.service(licence.service()).map(Service::inText).orElse(licence.service()),
+                        licence.licenceClass(),
+                        licence.callSign(),
+                        end,
+                        ChronoUnit.DAYS.between(today, end)))
+                .filter(each -> each.days() <= renewal);
+    }
+
+    private static EditionInForce edition(Edition.EditionDates dates) {
+        return new EditionInForce(dates.id(), dates.from(), dates.title(), dates.source());
+    }
 }

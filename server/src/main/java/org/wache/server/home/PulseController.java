@@ -14,33 +14,33 @@ import org.wache.server.web.Missing;
 @RestController
 class PulseController {
 
-  private final PulseStore marksOf;
-  private final AccountStore accounts;
-  private final Rulebooks rulebooks;
-  private final Clock clock;
+    private final PulseStore marksOf;
+    private final AccountStore accounts;
+    private final Rulebooks rulebooks;
+    private final Clock clock;
 
-  PulseController(PulseStore marksOf, AccountStore accounts, Rulebooks rulebooks, Clock clock) {
-    this.marksOf = marksOf;
-    this.accounts = accounts;
-    this.rulebooks = rulebooks;
-    this.clock = clock;
-  }
-
-  /**
-   * How a group stands, as marks that are compared and never read.
-   *
-   * @param mark of everything
-   * @param rules of what every list is held against, beside its own entries: the roster, the plan, the radios, the rulebook, the day
-   */
-  record Pulse(String mark, String rules) {}
-
-  @GetMapping("/api/groups/{group}/pulse")
-  Pulse pulse(Account asking, @PathVariable long group) {
-    if (!accounts.isMember(asking.id(), group)) {
-      throw new Missing("The group");
+    PulseController(PulseStore marksOf, AccountStore accounts, Rulebooks rulebooks, Clock clock) {
+        this.marksOf = marksOf;
+        this.accounts = accounts;
+        this.rulebooks = rulebooks;
+        this.clock = clock;
     }
-    PulseStore.Marks marks = marksOf.marks(group);
-    String everyday = " " + rulebooks.version() + " " + LocalDate.now(clock);
-    return new Pulse(marks.mark() + everyday, marks.rules() + everyday);
-  }
+
+    /**
+     * How a group stands, as marks that are compared and never read.
+     *
+     * @param mark of everything
+     * @param rules of what every list is held against, beside its own entries: the roster, the plan, the radios, the rulebook, the day
+     */
+    record Pulse(String mark, String rules) {}
+
+    @GetMapping("/api/groups/{group}/pulse")
+    Pulse pulse(Account asking, @PathVariable long group) {
+        if (!accounts.isMember(asking.id(), group)) {
+            throw new Missing("The group");
+        }
+        PulseStore.Marks marks = marksOf.marks(group);
+        String everyday = " " + rulebooks.version() + " " + LocalDate.now(clock);
+        return new Pulse(marks.mark() + everyday, marks.rules() + everyday);
+    }
 }

@@ -7,17 +7,18 @@ import org.springframework.stereotype.Repository;
 @Repository
 class PulseStore {
 
-  private final JdbcClient jdbc;
+    private final JdbcClient jdbc;
 
-  PulseStore(JdbcClient jdbc) {
-    this.jdbc = jdbc;
-  }
+    PulseStore(JdbcClient jdbc) {
+        this.jdbc = jdbc;
+    }
 
-  /** Marks that change with what they are of: of everything, and of what all lists are held against. */
-  record Marks(String mark, String rules) {}
+    /** Marks that change with what they are of: of everything, and of what all lists are held against. */
+    record Marks(String mark, String rules) {}
 
-  Marks marks(long group) {
-    return jdbc.sql("""
+    Marks marks(long group) {
+        return jdbc.sql(
+                        """
             select md5(concat_ws(' ', club.roster_version, club.overlay_version, club.radios_version)) as rules,
               md5(concat_ws(' ', club.roster_version, club.overlay_version, club.radios_version,
                 (select string_agg(id || ':' || version, ',' order by id) from channel_list where club_id = club.id),
@@ -28,6 +29,9 @@ class PulseStore {
                 (select string_agg(state || count, ',' order by state) from (select bench_job.state, count(*) from bench_job join radio_unit on radio_unit.id = bench_job.unit_id
                   where club_id = club.id group by bench_job.state) as jobs))) as mark
             from club where club.id = :club
-            """).param("club", group).query(Marks.class).single();
-  }
+            """)
+                .param("club", group)
+                .query(Marks.class)
+                .single();
+    }
 }

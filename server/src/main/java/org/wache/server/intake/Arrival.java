@@ -23,87 +23,97 @@ import org.wache.table.TextTable;
  */
 record Arrival(Optional<ChannelList> list, List<Sheet> sheets) {
 
-  private static final byte[] OLD_WORKBOOK = {(byte) 0xD0, (byte) 0xCF, 0x11, (byte) 0xE0};
+    private static final byte[] OLD_WORKBOOK = {(byte) 0xD0, (byte) 0xCF, 0x11, (byte) 0xE0};
 
-  /**
-   * Reads a file by what is in it, not by its name.
-   *
-   * @throws Refused when it is neither, with what to do
-   * @throws FileProblem when it is a list in Wache's own format with a fault in it
-   */
-  static Arrival read(byte[] bytes, String name, String encoding) {
-    if (bytes.length == 0) {
-      throw new Refused("The file is empty.");
+    /**
+     * Reads a file by what is in it, not by its name.
+     *
+     * @throws Refused when it is neither, with what to do
+     * @throws FileProblem when it is a list in Wache's own format with a fault in it
+     */
+    static Arrival read(byte[] bytes, String name, String encoding) {
+        if (bytes.length == 0) {
+            throw new Refused("The file is empty.");
+        }
+        if (begins(bytes, OLD_WORKBOOK)) {
+            throw new Refused(
+                    "This is an old (.xls) or an encrypted workbook. Save it as .xlsx without a password, or as CSV.");
+        }
+        if (begins(bytes, "%PDF".getBytes(java.nio.charset.StandardCharsets.US_ASCII))) {
+            throw new Refused("A PDF has no columns to read. Copy its lines, and paste them here.");
+        }
+        if (Workbook.isOne(bytes)) {
+            return workbook(bytes, name);
+        }
+        String text = TextBytes.decode(bytes, encoding);
+        String start = text.stripLeading();
+        if (start.startsWith("{") || start.startsWith("[")) {
+            return new Arrival(Optional.of(JsonLists.read(bytes, name, ListLimits.KEPT)), List.of());
+        }
+        if (start.isEmpty()) {
+            throw new Refused("There is nothing in it but blanks.");
+        }
+        List<Sheet> sheets = List.of(new Sheet("", TextTable.read(text).unfolded()));
+        return new Arrival(own(text, sheets.get(0), name), sheets);
     }
-    if (begins(bytes, OLD_WORKBOOK)) {
-      throw new Refused("This is an old (.xls) or an encrypted workbook. Save it as .xlsx without a password, or as CSV.");
-    }
-    if (begins(bytes, "%PDF".getBytes(java.nio.charset.StandardCharsets.US_ASCII))) {
-      throw new Refused("A PDF has no columns to read. Copy its lines, and paste them here.");
-    }
-    if (Workbook.isOne(bytes)) {
-      return workbook(bytes, name);
-    }
-    String text = TextBytes.decode(bytes, encoding);
-    String start = text.stripLeading();
-    if (start.startsWith("{") || start.startsWith("[")) {
-      return new Arrival(Optional.of(JsonLists.read(bytes, name, ListLimits.KEPT)), List.of());
-    }
-    if (start.isEmpty()) {
-      throw new Refused("There is nothing in it but blanks.");
-    }
-    List<Sheet> sheets = List.of(new Sheet("", TextTable.read(text).unfolded()));
-    return new Arrival(own(text, sheets.get(0), name), sheets);
-  }
 
-  private static boolean begins(byte[] bytes, byte[] with) {
-    return bytes.length >= with.length && java.util.Arrays.equals(bytes, 0, with.length, with, 0, with.length);
-  }
+    private static boolean begins(byte[] bytes, byte[] with) {
+        return bytes.length >= with.length && java.util.Arrays.equals(bytes, 0, with.length, with, 0, with.length);
+    }
 
-  private static Arrival workbook(byte[] bytes, String name) {
-    if (isOpenDocument(bytes)) {
-      throw new Refused("This is an OpenDocument file. Save it as .xlsx or as CSV.");
+    private static Arrival workbook(byte[] bytes, String name) {
+        if (isOpenDocument(bytes)) {
+            throw new Refused("This is an OpenDocument file. Save it as .xlsx or as CSV.");
+        }
+        List<Sheet> sheets = Workbook.read(bytes).stream()
+                .map(sheet -> new Sheet(sheet.name(), sheet.table().unfolded()))
+                .toList();
+        if (sheets.isEmpty()) {
+            throw new Refused("There is nothing in any sheet of the workbook.");
+        }
+        return new Arrival(own(sheets.get(0), name), sheets);
     }
-    List<Sheet> sheets = Workbook.read(bytes).stream().map(sheet -> new Sheet(sheet.name(), sheet.table().unfolded())).toList();
-    if (sheets.isEmpty()) {
-      throw new Refused("There is nothing in any sheet of the workbook.");
-    }
-    return new Arrival(own(sheets.get(0), name), sheets);
-  }
 
-  private static boolean isOpenDocument(byte[] bytes) {
-    try (ZipInputStream zip = new ZipInputStream(new java.io.ByteArrayInputStream(bytes))) {
-      java.util.zip.ZipEntry first = zip.getNextEntry();
-      return first != null && first.getName().equals("mimetype")
-          && new String(zip.readNBytes(60), java.nio.charset.StandardCharsets.US_ASCII).contains("opendocument");
-    } catch (java.io.IOException | IllegalArgumentException e) {
-      return false; // the reader of workbooks says what is wrong
+    private static boolean isOpenDocument(byte[] bytes) {
+        try (ZipInputStream zip = new ZipInputStream(new java.io.ByteArrayInputStream(bytes))) {
+            java.util.zip.ZipEntry first = zip.getNextEntry();
+            return first != null
+                    && first.getName().equals("mimetype")
+                    && new String(zip.readNBytes(60), java.nio.charset.StandardCharsets.US_ASCII)
+                            .contains("opendocument");
+        } catch (java.io.IOException | IllegalArgumentException e) {
+            return false; // the reader of workbooks says what is wrong
+        }
     }
-  }
 
-  /** Text with the headings of a list is taken word for word, if all of it can be. */
-  private static Optional<ChannelList> own(String text, Sheet sheet, String name) {
-    if (sheet.table().rows().isEmpty() || !ListHeader.isOne(sheet.table().rows().get(0).cells())) {
-      return Optional.empty();
+    /** Text with the headings of a list is taken word for word, if all of it can be. */
+    private static Optional<ChannelList> own(String text, Sheet sheet, String name) {
+        if (sheet.table().rows().isEmpty()
+                || !ListHeader.isOne(sheet.table().rows().get(0).cells())) {
+            return Optional.empty();
+        }
+        try {
+            return Optional.of(
+                    CsvLists.read(text.getBytes(java.nio.charset.StandardCharsets.UTF_8), name, ListLimits.KEPT));
+        } catch (FileProblem e) {
+            return Optional.empty(); // then as any table: what cannot be read is kept aside
+        }
     }
-    try {
-      return Optional.of(CsvLists.read(text.getBytes(java.nio.charset.StandardCharsets.UTF_8), name, ListLimits.KEPT));
-    } catch (FileProblem e) {
-      return Optional.empty(); // then as any table: what cannot be read is kept aside
-    }
-  }
 
-  private static Optional<ChannelList> own(Sheet sheet, String name) {
-    List<org.wache.table.Table.Row> rows = sheet.table().rows();
-    if (!ListHeader.isOne(rows.get(0).cells())) {
-      return Optional.empty();
+    private static Optional<ChannelList> own(Sheet sheet, String name) {
+        List<org.wache.table.Table.Row> rows = sheet.table().rows();
+        if (!ListHeader.isOne(rows.get(0).cells())) {
+            return Optional.empty();
+        }
+        try {
+            ListHeader header = ListHeader.of(rows.get(0).cells(), rows.get(0).line());
+            List<Channel> channels = rows.stream()
+                    .skip(1)
+                    .map(row -> header.channel(row.cells(), row.line()))
+                    .toList();
+            return Optional.of(new ChannelList(name, header.extras(), channels));
+        } catch (FileProblem e) {
+            return Optional.empty();
+        }
     }
-    try {
-      ListHeader header = ListHeader.of(rows.get(0).cells(), rows.get(0).line());
-      List<Channel> channels = rows.stream().skip(1).map(row -> header.channel(row.cells(), row.line())).toList();
-      return Optional.of(new ChannelList(name, header.extras(), channels));
-    } catch (FileProblem e) {
-      return Optional.empty();
-    }
-  }
 }

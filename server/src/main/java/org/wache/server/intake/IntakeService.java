@@ -25,119 +25,140 @@ import tools.jackson.databind.json.JsonMapper;
 @Service
 class IntakeService {
 
-  private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final JsonMapper JSON = JsonMapper.builder().build();
 
-  private final IntakeStore store;
-  private final AccountStore accounts;
-  private final Editions editions;
-  private final ListTaking lists;
+    private final IntakeStore store;
+    private final AccountStore accounts;
+    private final Editions editions;
+    private final ListTaking lists;
 
-  IntakeService(IntakeStore store, AccountStore accounts, Editions editions, ListTaking lists) {
-    this.store = store;
-    this.accounts = accounts;
-    this.editions = editions;
-    this.lists = lists;
-  }
-
-  @Transactional
-  public IntakeStore.Kept keep(long account, long club, String name, Arrival arrival) {
-    if (!accounts.isMember(account, club)) {
-      throw new Missing("The group");
+    IntakeService(IntakeStore store, AccountStore accounts, Editions editions, ListTaking lists) {
+        this.store = store;
+        this.accounts = accounts;
+        this.editions = editions;
+        this.lists = lists;
     }
-    return new IntakeStore.Kept(store.add(club, account, name, arrival), club, name, arrival);
-  }
 
-  IntakeStore.Kept kept(long account, long intake) {
-    return store.find(account, intake).orElseThrow(() -> new Missing("What you brought in"));
-  }
-
-  /** A table, how it is read, and what comes of it. */
-  record Looked(Sheet sheet, Mapping mapping, boolean remembered, TableReading reading) {}
-
-  /** Reads a table as it is asked for, else as the group last read one with these headings, else as it seems best. */
-  Looked look(long account, IntakeStore.Kept kept, String sheetName, Optional<Mappings.TableMapping> asked) {
-    Sheet sheet = sheet(kept, sheetName);
-    Edition edition = editions.ofGroup(account, kept.club());
-    Mapping guess = Guess.of(sheet.table(), edition);
-    Optional<Mapping> known = asked.isPresent() ? Optional.empty() : remembered(kept.club(), sheet.table(), guess);
-    Mapping mapping = asked.map(view -> refined(view, sheet.table(), edition)).or(() -> known).orElse(guess);
-    return new Looked(sheet, mapping, known.isPresent(),
-        TableReading.of(sheet.table(), mapping, edition, HouseRules.NONE));
-  }
-
-  /** Where only the heading row is chosen, the columns are guessed anew from it. */
-  private static Mapping refined(Mappings.TableMapping view, Table table, Edition edition) {
-    return view.columns().isEmpty() ? Guess.of(table, edition, view.heading()) : Mappings.of(view, table);
-  }
-
-  private static Sheet sheet(IntakeStore.Kept kept, String name) {
-    List<Sheet> sheets = kept.arrival().sheets();
-    if (sheets.isEmpty()) {
-      throw new Refused("The file is a list already: its columns need no choice.");
+    @Transactional
+    public IntakeStore.Kept keep(long account, long club, String name, Arrival arrival) {
+        if (!accounts.isMember(account, club)) {
+            throw new Missing("The group");
+        }
+        return new IntakeStore.Kept(store.add(club, account, name, arrival), club, name, arrival);
     }
-    return name.isEmpty() ? largest(sheets) : sheets.stream().filter(sheet -> sheet.name().equals(name)).findFirst()
-        .orElseThrow(() -> new Refused("The workbook has no sheet “" + name + "”."));
-  }
 
-  private static Sheet largest(List<Sheet> sheets) {
-    Sheet best = sheets.get(0);
-    for (Sheet each : sheets) {
-      best = each.table().rows().size() > best.table().rows().size() ? each : best;
+    IntakeStore.Kept kept(long account, long intake) {
+        return store.find(account, intake).orElseThrow(() -> new Missing("What you brought in"));
     }
-    return best;
-  }
 
-  private static String headings(Table table, Mapping mapping) {
-    return mapping.heading().map(row -> table.rows().get(row).cells().stream().map(cell -> cell.strip().toLowerCase(java.util.Locale.ROOT))
-            .collect(Collectors.joining("\u001E"))).orElse("none, " + table.width() + " columns");
-  }
+    /** A table, how it is read, and what comes of it. */
+    record Looked(Sheet sheet, Mapping mapping, boolean remembered, TableReading reading) {}
 
-  private Optional<Mapping> remembered(long club, Table table, Mapping guess) {
-    return store.mapping(club, headings(table, guess)).flatMap(text -> {
-      try {
-        Mappings.TableMapping view = JSON.readValue(text, Mappings.TableMapping.class);
-        return Optional.of(Mappings.of(new Mappings.TableMapping(guess.heading(), view.columns(), view.unsaid(), view.levels()), table));
-      } catch (JacksonException | Refused e) {
-        return Optional.empty(); // an old version's choice that no longer fits
-      }
-    });
-  }
-
-  /** What a list was made of. */
-  record Taken(long list, String name, int entries, int aside) {}
-
-  /** Makes a list of it, or adds it to one, with the rows that are kept aside; how it was read is remembered. */
-  @Transactional
-  public Taken take(long account, long intake, String name, String sheet, Optional<Mappings.TableMapping> asked,
-      Optional<Long> into) {
-    IntakeStore.Kept kept = kept(account, intake);
-    boolean asList = kept.arrival().list().isPresent() && asked.isEmpty();
-    ChannelList list;
-    List<TableReading.RowReading> aside = List.of();
-    if (asList) {
-      list = kept.arrival().list().get();
-    } else {
-      Looked looked = look(account, kept, sheet, asked);
-      aside = looked.reading().aside();
-      list = looked.reading().list(name);
-      store.remember(kept.club(), account, headings(looked.sheet().table(), looked.mapping()),
-          JSON.writeValueAsString(Mappings.view(looked.mapping())));
+    /** Reads a table as it is asked for, else as the group last read one with these headings, else as it seems best. */
+    Looked look(long account, IntakeStore.Kept kept, String sheetName, Optional<Mappings.TableMapping> asked) {
+        Sheet sheet = sheet(kept, sheetName);
+        Edition edition = editions.ofGroup(account, kept.club());
+        Mapping guess = Guess.of(sheet.table(), edition);
+        Optional<Mapping> known = asked.isPresent() ? Optional.empty() : remembered(kept.club(), sheet.table(), guess);
+        Mapping mapping = asked.map(view -> refined(view, sheet.table(), edition))
+                .or(() -> known)
+                .orElse(guess);
+        return new Looked(
+                sheet, mapping, known.isPresent(), TableReading.of(sheet.table(), mapping, edition, HouseRules.NONE));
     }
-    ChannelList named = new ChannelList(name, list.extraColumns(), list.channels());
-    long id = into.isPresent() ? lists.append(account, kept.club(), into.get(), named) : lists.add(account, kept.club(), named);
-    store.keepAside(id, kept.name(), aside);
-    store.remove(intake);
-    return new Taken(id, name, named.channels().size(), aside.size());
-  }
 
-  List<IntakeStore.Aside> aside(long account, long list) {
-    lists.visible(account, list);
-    return store.aside(list);
-  }
+    /** Where only the heading row is chosen, the columns are guessed anew from it. */
+    private static Mapping refined(Mappings.TableMapping view, Table table, Edition edition) {
+        return view.columns().isEmpty() ? Guess.of(table, edition, view.heading()) : Mappings.of(view, table);
+    }
 
-  @Transactional
-  public void settle(long account, long list, List<Long> rows) {
-    lists.visible(account, list);
-    store.settle(list, rows);
-  }
+    private static Sheet sheet(IntakeStore.Kept kept, String name) {
+        List<Sheet> sheets = kept.arrival().sheets();
+        if (sheets.isEmpty()) {
+            throw new Refused("The file is a list already: its columns need no choice.");
+        }
+        return name.isEmpty()
+                ? largest(sheets)
+                : sheets.stream()
+                        .filter(sheet -> sheet.name().equals(name))
+                        .findFirst()
+                        .orElseThrow(() -> new Refused("The workbook has no sheet “" + name + "”."));
+    }
+
+    private static Sheet largest(List<Sheet> sheets) {
+        Sheet best = sheets.get(0);
+        for (Sheet each : sheets) {
+            best = each.table().rows().size() > best.table().rows().size() ? each : best;
+        }
+        return best;
+    }
+
+    private static String headings(Table table, Mapping mapping) {
+        return mapping.heading()
+                .map(row -> table.rows().get(row).cells().stream()
+                        .map(cell -> cell.strip().toLowerCase(java.util.Locale.ROOT))
+                        .collect(Collectors.joining("\u001E")))
+                .orElse("none, " + table.width() + " columns");
+    }
+
+    private Optional<Mapping> remembered(long club, Table table, Mapping guess) {
+        return store.mapping(club, headings(table, guess)).flatMap(text -> {
+            try {
+                Mappings.TableMapping view = JSON.readValue(text, Mappings.TableMapping.class);
+                return Optional.of(Mappings.of(
+                        new Mappings.TableMapping(guess.heading(), view.columns(), view.unsaid(), view.levels()),
+                        table));
+            } catch (JacksonException | Refused e) {
+                return Optional.empty(); // an old version's choice that no longer fits
+            }
+        });
+    }
+
+    /** What a list was made of. */
+    record Taken(long list, String name, int entries, int aside) {}
+
+    /** Makes a list of it, or adds it to one, with the rows that are kept aside; how it was read is remembered. */
+    @Transactional
+    public Taken take(
+            long account,
+            long intake,
+            String name,
+            String sheet,
+            Optional<Mappings.TableMapping> asked,
+            Optional<Long> into) {
+        IntakeStore.Kept kept = kept(account, intake);
+        boolean asList = kept.arrival().list().isPresent() && asked.isEmpty();
+        ChannelList list;
+        List<TableReading.RowReading> aside = List.of();
+        if (asList) {
+            list = kept.arrival().list().get();
+        } else {
+            Looked looked = look(account, kept, sheet, asked);
+            aside = looked.reading().aside();
+            list = looked.reading().list(name);
+            store.remember(
+                    kept.club(),
+                    account,
+                    headings(looked.sheet().table(), looked.mapping()),
+                    JSON.writeValueAsString(Mappings.view(looked.mapping())));
+        }
+        ChannelList named = new ChannelList(name, list.extraColumns(), list.channels());
+        long id = into.isPresent()
+                ? lists.append(account, kept.club(), into.get(), named)
+                : lists.add(account, kept.club(), named);
+        store.keepAside(id, kept.name(), aside);
+        store.remove(intake);
+        return new Taken(id, name, named.channels().size(), aside.size());
+    }
+
+    List<IntakeStore.Aside> aside(long account, long list) {
+        lists.visible(account, list);
+        return store.aside(list);
+    }
+
+    @Transactional
+    public void settle(long account, long list, List<Long> rows) {
+        lists.visible(account, list);
+        store.settle(list, rows);
+    }
 }

@@ -21,66 +21,86 @@ import org.wache.typed.WrittenPower;
 /** How a table is read, between the API and the reader. */
 final class Mappings {
 
-  private Mappings() {}
+    private Mappings() {}
 
-  /** What a column is taken for, in words of the API. */
-  record ColumnChoice(@NotNull String kind, @Schema(nullable = true) Optional<String> unit) {}
+    /** What a column is taken for, in words of the API. */
+    record ColumnChoice(@NotNull String kind, @Schema(nullable = true) Optional<String> unit) {}
 
-  /**
-   * How a table is read.
-   *
-   * @param heading position of the heading row among the rows that hold anything
-   * @param columns for each column
-   * @param unsaid what an entry does of which no transmit frequency is said
-   * @param levels watts by the name of a power level
-   */
-  record TableMapping(@Schema(nullable = true) Optional<Integer> heading, @NotNull @Size(max = 200) List<@NotNull @Valid ColumnChoice> columns,
-      @NotNull String unsaid, @NotNull Map<String, String> levels) {}
+    /**
+     * How a table is read.
+     *
+     * @param heading position of the heading row among the rows that hold anything
+     * @param columns for each column
+     * @param unsaid what an entry does of which no transmit frequency is said
+     * @param levels watts by the name of a power level
+     */
+    record TableMapping(
+            @Schema(nullable = true) Optional<Integer> heading,
+            @NotNull @Size(max = 200) List<@NotNull @Valid ColumnChoice> columns,
+            @NotNull String unsaid,
+            @NotNull Map<String, String> levels) {}
 
-  static TableMapping view(Mapping mapping) {
-    Map<String, String> levels = new java.util.TreeMap<>();
-    mapping.levels().forEach((level, watts) -> levels.put(word(level), watts));
-    return new TableMapping(mapping.heading(), mapping.columns().stream()
-        .map(column -> new ColumnChoice(word(column.kind()), column.unit().map(Unit::symbol))).toList(),
-        word(mapping.unsaid()), levels);
-  }
-
-  static String word(Enum<?> value) {
-    return value.name().toLowerCase(Locale.ROOT).replace('_', '-');
-  }
-
-  /**
-   * Reads it for a table.
-   *
-   * @throws Refused when it names what is not there
-   */
-  static Mapping of(TableMapping view, Table table) {
-    if (view.heading().filter(row -> row < 0 || row >= table.rows().size()).isPresent()) {
-      throw new Refused("The table has no row " + (view.heading().get() + 1) + " to take the headings from.");
+    static TableMapping view(Mapping mapping) {
+        Map<String, String> levels = new java.util.TreeMap<>();
+        mapping.levels().forEach((level, watts) -> levels.put(word(level), watts));
+        return new TableMapping(
+                mapping.heading(),
+                mapping.columns().stream()
+                        .map(column -> new ColumnChoice(
+                                word(column.kind()), column.unit().map(Unit::symbol)))
+                        .toList(),
+                word(mapping.unsaid()),
+                levels);
     }
-    if (view.columns().size() != table.width()) {
-      throw new Refused("The table has " + table.width() + " columns, and " + view.columns().size() + " are named.");
-    }
-    List<Column> columns = view.columns().stream().map(each -> new Column(value(Column.Kind.class, each.kind()),
-        each.unit().filter(unit -> !unit.isEmpty()).map(unit -> Unit.of(unit.toLowerCase(Locale.ROOT))
-            .orElseThrow(() -> new Refused("A unit is Hz, kHz or MHz, not “" + unit + "”."))))).toList();
-    Map<WrittenPower.Level, String> levels = new EnumMap<>(WrittenPower.Level.class);
-    view.levels().forEach((level, watts) -> {
-      if (!watts.isBlank()) {
-        levels.put(value(WrittenPower.Level.class, level), Watts.parse(watts.trim()).map(read -> watts.trim())
-            .orElseThrow(() -> new Refused("“" + watts + "” is no power in watts: write it like 5 or 0.5.")));
-      }
-    });
-    return new Mapping(view.heading(), columns, value(Sketch.Unsaid.class, view.unsaid()), levels);
-  }
 
-  private static <E extends Enum<E>> E value(Class<E> type, String word) {
-    for (E each : type.getEnumConstants()) {
-      if (word(each).equals(word)) {
-        return each;
-      }
+    static String word(Enum<?> value) {
+        return value.name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
-    throw new Refused("“" + word + "” is none of " + String.join(", ",
-        java.util.Arrays.stream(type.getEnumConstants()).map(Mappings::word).toList()) + ".");
-  }
+
+    /**
+     * Reads it for a table.
+     *
+     * @throws Refused when it names what is not there
+     */
+    static Mapping of(TableMapping view, Table table) {
+        if (view.heading().filter(row -> row < 0 || row >= table.rows().size()).isPresent()) {
+            throw new Refused("The table has no row " + (view.heading().get() + 1) + " to take the headings from.");
+        }
+        if (view.columns().size() != table.width()) {
+            throw new Refused("The table has " + table.width() + " columns, and "
+                    + view.columns().size() + " are named.");
+        }
+        List<Column> columns = view.columns().stream()
+                .map(each -> new Column(
+                        value(Column.Kind.class, each.kind()),
+                        each.unit().filter(unit -> !unit.isEmpty()).map(unit -> Unit.of(unit.toLowerCase(Locale.ROOT))
+                                .orElseThrow(() -> new Refused("A unit is Hz, kHz or MHz, not “" + unit + "”.")))))
+                .toList();
+        Map<WrittenPower.Level, String> levels = new EnumMap<>(WrittenPower.Level.class);
+        view.levels().forEach((level, watts) -> {
+            if (!watts.isBlank()) {
+                levels.put(
+                        value(WrittenPower.Level.class, level),
+                        Watts.parse(watts.trim())
+                                .map(read -> watts.trim())
+                                .orElseThrow(() ->
+                                        new Refused("“" + watts + "” is no power in watts: write it like 5 or 0.5.")));
+            }
+        });
+        return new Mapping(view.heading(), columns, value(Sketch.Unsaid.class, view.unsaid()), levels);
+    }
+
+    private static <E extends Enum<E>> E value(Class<E> type, String word) {
+        for (E each : type.getEnumConstants()) {
+            if (word(each).equals(word)) {
+                return each;
+            }
+        }
+        throw new Refused("“" + word + "” is none of "
+                + String.join(
+                        ", ",
+                        java.util.Arrays.stream(type.getEnumConstants())
+                                .map(Mappings::word)
+                                .toList()) + ".");
+    }
 }

@@ -37,204 +37,297 @@ import tools.jackson.databind.json.JsonMapper;
 @Component
 public class Audits {
 
-  private static final JsonMapper JSON = JsonMapper.builder().build();
-  private static final int KEPT = 40;
-  private static final int KEPT_SUMMARIES = 5_000;
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final int KEPT = 40;
+    private static final int KEPT_SUMMARIES = 5_000;
 
-  private final ListStore store;
-  private final Clock clock;
-  private final Map<Key, Audited> kept = Collections.synchronizedMap(new Newest<>(KEPT));
-  private final Map<Key, Views.ListSummary> summaries = Collections.synchronizedMap(new Newest<>(KEPT_SUMMARIES));
-  private final Rulebooks rulebooks;
-  private final NearbyRepeaters repeaters;
+    private final ListStore store;
+    private final Clock clock;
+    private final Map<Key, Audited> kept = Collections.synchronizedMap(new Newest<>(KEPT));
+    private final Map<Key, Views.ListSummary> summaries = Collections.synchronizedMap(new Newest<>(KEPT_SUMMARIES));
+    private final Rulebooks rulebooks;
+    private final NearbyRepeaters repeaters;
 
-  /** What an audit depends on: a later version of any of it makes another key. */
-  public record Key(long list, int version, int parentVersion, int roster, int overlay, int radios, int rulebooks, int neighbours, int repeaters, LocalDate day) {}
+    /** What an audit depends on: a later version of any of it makes another key. */
+    public record Key(
+            long list,
+            int version,
+            int parentVersion,
+            int roster,
+            int overlay,
+            int radios,
+            int rulebooks,
+            int neighbours,
+            int repeaters,
+            LocalDate day) {}
 
-  Audits(ListStore store, Clock clock, Rulebooks rulebooks, NearbyRepeaters repeaters) {
-    this.repeaters = repeaters;
-    this.rulebooks = rulebooks;
-    this.store = store;
-    this.clock = clock;
-  }
-
-  public LocalDate today() {
-    return LocalDate.now(clock);
-  }
-
-  public Audited of(Source source) {
-    return of(source, today());
-  }
-
-  /** As it is held against the rules of a day. */
-  public Audited of(Source source, LocalDate day) {
-    Key key = key(source, day);
-    Audited known = kept.get(key);
-    if (known == null) {
-      known = audited(source, day);
-      kept.put(key, known);
+    Audits(ListStore store, Clock clock, Rulebooks rulebooks, NearbyRepeaters repeaters) {
+        this.repeaters = repeaters;
+        this.rulebooks = rulebooks;
+        this.store = store;
+        this.clock = clock;
     }
-    return known;
-  }
 
-  /** Keeps the audit of a list's new version when it was worked out from the version before. */
-  public void keep(Source source, Audited audited) {
-    kept.put(key(source, today()), audited);
-  }
-
-  /** What the audit of a list depends on today. */
-  public Key key(Source source) {
-    return key(source, today());
-  }
-
-  private Key key(Source source, LocalDate day) {
-    ListStore.Head head = source.head();
-    return new Key(head.id(), head.version(), source.parent().map(ListStore.Head::version).orElse(0),
-        head.rosterVersion(), head.overlayVersion(), head.radiosVersion(), head.rulebooksVersion(), head.neighboursVersion(),
-        repeaters.version(), day);
-  }
-
-  private Audited audited(Source source, LocalDate day) {
-    return audited(source, context(source, day), store.entries(source.entriesOf()));
-  }
-
-  /** What a list is held against on a day, with its carriers read from the roster. */
-  public AuditContext context(Source source, LocalDate day) {
-    return context(source, day, store.carriers(List.of(source.head().id())).get(source.head().id()));
-  }
-
-  /** As {@link #context} today, under other rows of the group's plan. */
-  AuditContext contextWith(Source source, String overlay) {
-    return context(source, today(), store.carriers(List.of(source.head().id())).get(source.head().id()), overlay);
-  }
-
-  private AuditContext context(Source source, LocalDate day, List<RosterHolder> carriers) {
-    return context(source, day, carriers, source.head().overlay());
-  }
-
-  /** As {@link #context} today, under the rules of another day. */
-  AuditContext contextUnderRulesOf(Source source, LocalDate rules) {
-    return readable(() -> beside(source, placed(source).at(rules, today(), store.carriers(List.of(source.head().id())).get(source.head().id()),
-        source.head().overlay(), source.head().radios(), rulebooks.of(rulebook(source)))));
-  }
-
-  /** As {@link #context} today, under another rulebook as it is on a day. */
-  AuditContext contextUnder(Source source, Rulebook rulebook, LocalDate rules) {
-    return readable(() -> placed(source).at(rules, today(), store.carriers(List.of(source.head().id())).get(source.head().id()),
-        source.head().overlay(), source.head().radios(), rulebook));
-  }
-
-  /** Those of the roster as holders under the rulebook of a list. */
-  public List<Holder> holders(Source source, LocalDate day, List<RosterHolder> roster) {
-    return placed(source).with(List.of()).at(day, roster, "[]", "[]", rulebooks.of(rulebook(source))).holders();
-  }
-
-  /** The rulebook that a list is held against. */
-  public String rulebook(Source source) {
-    return placed(source).rulebook();
-  }
-
-  private AuditContext context(Source source, LocalDate day, List<RosterHolder> carriers, String overlay) {
-    return readable(() -> beside(source, placed(source).at(day, carriers, overlay, source.head().radios(), rulebooks.of(rulebook(source)))));
-  }
-
-  /** With the neighbours that the group knows and the repeaters near where the list is used. */
-  private AuditContext beside(Source source, AuditContext context) {
-    List<Neighbour> all = neighbours(source, context);
-    return all.isEmpty() ? context : context.beside(new Neighbours(all));
-  }
-
-  private List<Neighbour> neighbours(Source source, AuditContext context) {
-    List<Neighbour> all = new ArrayList<>();
-    for (JsonNode each : JSON.readTree(source.head().neighbours())) {
-      Frequency.ofMegahertz(each.path("mhz").asString("")).ifPresent(at -> all.add(new Neighbour(each.path("who").asString(""), at, Optional.empty(),
-          Tone.parse(each.path("tone").asString("")))));
+    public LocalDate today() {
+        return LocalDate.now(clock);
     }
-    context.where().area().filter(Circle.class::isInstance).ifPresent(area -> all.addAll(repeaters.near(((Circle) area).centre())));
-    return all;
-  }
 
-  /** What a list is held against was checked when it was entered; what was entered before it was checked so far is told, not guessed. */
-  private static AuditContext readable(Supplier<AuditContext> context) {
-    try {
-      return context.get();
-    } catch (FileProblem | RulebookProblem | IllegalArgumentException e) {
-      throw new Unjudgeable(e.getMessage());
+    public Audited of(Source source) {
+        return of(source, today());
     }
-  }
 
-  /** A variant is used where its parent is, under its house rules. */
-  public Context placed(Source source) {
-    Context own = Context.of(source.head().context());
-    return source.parent().map(parent -> Context.of(parent.context()).with(own.carriers())).orElse(own);
-  }
-
-  private static Audited audited(Source source, AuditContext context, List<ListStore.Stored> stored) {
-    ListStore.Head head = source.head();
-    Auditor auditor = new Auditor(Register.ALL, context);
-    ChannelList list = list(head, stored);
-    if (source.parent().isEmpty()) {
-      return new Audited(auditor.audit(list), stored);
+    /** As it is held against the rules of a day. */
+    public Audited of(Source source, LocalDate day) {
+        Key key = key(source, day);
+        Audited known = kept.get(key);
+        if (known == null) {
+            known = audited(source, day);
+            kept.put(key, known);
+        }
+        return known;
     }
-    List<ListStore.Stored> silenced = Silenced.of(auditor.audit(list), stored);
-    return new Audited(auditor.audit(list(head, silenced)), silenced);
-  }
 
-  /** As it is held against the law and the plan alone, radios aside; never kept. */
-  Audited lawOnly(Source source) {
-    return audited(source, context(source, today()).forRadios(List.of()), store.entries(source.entriesOf()));
-  }
-
-  /** What a list is held against, radios aside, as a file; roster says who of it carries the list. */
-  String contextFile(Source source, List<RosterHolder> roster) {
-    Context placed = placed(source);
-    List<Neighbour> near = neighbours(source, placed.at(today(), roster, source.head().overlay(), "[]", rulebooks.of(rulebook(source))));
-    return placed.file(today(), roster, source.head().overlay(), near);
-  }
-
-  private static ChannelList list(ListStore.Head head, List<ListStore.Stored> stored) {
-    return new ChannelList(head.name(), head.extraColumns(), stored.stream().map(ListStore.Stored::channel).toList());
-  }
-
-  /** The list as it would be under another context, its entries as they are. */
-  public Audit under(Source source, AuditContext context) {
-    return new Auditor(Register.ALL, context).audit(of(source).audit().list());
-  }
-
-  /** What many lists come to in short; those not known yet are read with one question each for entries and carriers. */
-  public List<Views.ListSummary> summaries(List<Source> sources) {
-    LocalDate day = today();
-    List<Source> unknown = sources.stream().filter(each -> !summaries.containsKey(key(each, day))).toList();
-    if (!unknown.isEmpty()) {
-      Map<Long, List<ListStore.Stored>> entries = store.entries(unknown.stream().map(Source::entriesOf).distinct().toList());
-      Map<Long, List<RosterHolder>> carriers = store.carriers(unknown.stream().map(each -> each.head().id()).toList());
-      unknown.forEach(each -> summaries.put(key(each, day), summarised(each, () -> audited(each,
-          context(each, day, carriers.get(each.head().id())), entries.get(each.entriesOf())))));
+    /** Keeps the audit of a list's new version when it was worked out from the version before. */
+    public void keep(Source source, Audited audited) {
+        kept.put(key(source, today()), audited);
     }
-    return sources.stream().map(each -> Optional.ofNullable(summaries.get(key(each, day)))
-        .orElseGet(() -> summarised(each, () -> of(each)))).toList();
-  }
 
-  /** One list that cannot be judged says so in its own row, and is no reason not to show the others. */
-  private static Views.ListSummary summarised(Source source, Supplier<Audited> audited) {
-    try {
-      return summary(source.head(), audited.get());
-    } catch (Unjudgeable problem) {
-      return unjudged(source.head(), problem.getMessage());
-    } catch (IllegalArgumentException | IllegalStateException | ArithmeticException | NullPointerException | IndexOutOfBoundsException problem) {
-      return unjudged(source.head(), Fault.of(problem).words());
+    /** What the audit of a list depends on today. */
+    public Key key(Source source) {
+        return key(source, today());
     }
-  }
 
-  private static Views.ListSummary unjudged(ListStore.Head head, String why) {
-    return new Views.ListSummary(head.id(), head.name(), head.version(), 0, new Views.Counts(0, 0, 0, 0), head.changedAt(), head.changedBy(), List.of(),
-        head.parent().orElse(null), why);
-  }
+    private Key key(Source source, LocalDate day) {
+        ListStore.Head head = source.head();
+        return new Key(
+                head.id(),
+                head.version(),
+                source.parent().map(ListStore.Head::version).orElse(0),
+                head.rosterVersion(),
+                head.overlayVersion(),
+                head.radiosVersion(),
+                head.rulebooksVersion(),
+                head.neighboursVersion(),
+                repeaters.version(),
+                day);
+    }
 
-  private static Views.ListSummary summary(ListStore.Head head, Audited audited) {
-    return new Views.ListSummary(head.id(), head.name(), head.version(), audited.stored().size(),
-        DeskWriter.counts(audited.audit()), head.changedAt(), head.changedBy(),
-        audited.audit().auditor().context().holders().stream().map(holder -> holder.name()).toList(),
-        head.parent().orElse(null), null);
-  }
+    private Audited audited(Source source, LocalDate day) {
+        return audited(source, context(source, day), store.entries(source.entriesOf()));
+    }
+
+    /** What a list is held against on a day, with its carriers read from the roster. */
+    public AuditContext context(Source source, LocalDate day) {
+        return context(
+                source,
+                day,
+                store.carriers(List.of(source.head().id())).get(source.head().id()));
+    }
+
+    /** As {@link #context} today, under other rows of the group's plan. */
+    AuditContext contextWith(Source source, String overlay) {
+        return context(
+                source,
+                today(),
+                store.carriers(List.of(source.head().id())).get(source.head().id()),
+                overlay);
+    }
+
+    private AuditContext context(Source source, LocalDate day, List<RosterHolder> carriers) {
+        return context(source, day, carriers, source.head().overlay());
+    }
+
+    /** As {@link #context} today, under the rules of another day. */
+    AuditContext contextUnderRulesOf(Source source, LocalDate rules) {
+        return readable(() -> beside(
+                source,
+                placed(source)
+                        .at(
+                                rules,
+                                today(),
+                                store.carriers(List.of(source.head().id()))
+                                        .get(source.head().id()),
+                                source.head().overlay(),
+                                source.head().radios(),
+                                rulebooks.of(rulebook(source)))));
+    }
+
+    /** As {@link #context} today, under another rulebook as it is on a day. */
+    AuditContext contextUnder(Source source, Rulebook rulebook, LocalDate rules) {
+        return readable(() -> placed(source)
+                .at(
+                        rules,
+                        today(),
+                        store.carriers(List.of(source.head().id()))
+                                .get(source.head().id()),
+                        source.head().overlay(),
+                        source.head().radios(),
+                        rulebook));
+    }
+
+    /** Those of the roster as holders under the rulebook of a list. */
+    public List<Holder> holders(Source source, LocalDate day, List<RosterHolder> roster) {
+        return placed(source)
+                .with(List.of())
+                .at(day, roster, "[]", "[]", rulebooks.of(rulebook(source)))
+                .holders();
+    }
+
+    /** The rulebook that a list is held against. */
+    public String rulebook(Source source) {
+        return placed(source).rulebook();
+    }
+
+    private AuditContext context(Source source, LocalDate day, List<RosterHolder> carriers, String overlay) {
+        return readable(() -> beside(
+                source,
+                placed(source).at(day, carriers, overlay, source.head().radios(), rulebooks.of(rulebook(source)))));
+    }
+
+    /** With the neighbours that the group knows and the repeaters near where the list is used. */
+    private AuditContext beside(Source source, AuditContext context) {
+        List<Neighbour> all = neighbours(source, context);
+        return all.isEmpty() ? context : context.beside(new Neighbours(all));
+    }
+
+    private List<Neighbour> neighbours(Source source, AuditContext context) {
+        List<Neighbour> all = new ArrayList<>();
+        for (JsonNode each : JSON.readTree(source.head().neighbours())) {
+            Frequency.ofMegahertz(each.path("mhz").asString(""))
+                    .ifPresent(at -> all.add(new Neighbour(
+                            each.path("who").asString(""),
+                            at,
+                            Optional.empty(),
+                            Tone.parse(each.path("tone").asString("")))));
+        }
+        context.where()
+                .area()
+                .filter(Circle.class::isInstance)
+                .ifPresent(area -> all.addAll(repeaters.near(((Circle) area).centre())));
+        return all;
+    }
+
+    /** What a list is held against was checked when it was entered; what was entered before it was checked so far is told, not guessed. */
+    private static AuditContext readable(Supplier<AuditContext> context) {
+        try {
+            return context.get();
+        } catch (FileProblem | RulebookProblem | IllegalArgumentException e) {
+            throw new Unjudgeable(e.getMessage());
+        }
+    }
+
+    /** A variant is used where its parent is, under its house rules. */
+    public Context placed(Source source) {
+        Context own = Context.of(source.head().context());
+        return source.parent()
+                .map(parent -> Context.of(parent.context()).with(own.carriers()))
+                .orElse(own);
+    }
+
+    private static Audited audited(Source source, AuditContext context, List<ListStore.Stored> stored) {
+        ListStore.Head head = source.head();
+        Auditor auditor = new Auditor(Register.ALL, context);
+        ChannelList list = list(head, stored);
+        if (source.parent().isEmpty()) {
+            return new Audited(auditor.audit(list), stored);
+        }
+        List<ListStore.Stored> silenced = Silenced.of(auditor.audit(list), stored);
+        return new Audited(auditor.audit(list(head, silenced)), silenced);
+    }
+
+    /** As it is held against the law and the plan alone, radios aside; never kept. */
+    Audited lawOnly(Source source) {
+        return audited(source, context(source, today()).forRadios(List.of()), store.entries(source.entriesOf()));
+    }
+
+    /** What a list is held against, radios aside, as a file; roster says who of it carries the list. */
+    String contextFile(Source source, List<RosterHolder> roster) {
+        Context placed = placed(source);
+        List<Neighbour> near = neighbours(
+                source, placed.at(today(), roster, source.head().overlay(), "[]", rulebooks.of(rulebook(source))));
+        return placed.file(today(), roster, source.head().overlay(), near);
+    }
+
+    private static ChannelList list(ListStore.Head head, List<ListStore.Stored> stored) {
+        return new ChannelList(
+                head.name(),
+                head.extraColumns(),
+                stored.stream().map(ListStore.Stored::channel).toList());
+    }
+
+    /** The list as it would be under another context, its entries as they are. */
+    public Audit under(Source source, AuditContext context) {
+        return new Auditor(Register.ALL, context).audit(of(source).audit().list());
+    }
+
+    /** What many lists come to in short; those not known yet are read with one question each for entries and carriers. */
+    public List<Views.ListSummary> summaries(List<Source> sources) {
+        LocalDate day = today();
+        List<Source> unknown = sources.stream()
+                .filter(each -> !summaries.containsKey(key(each, day)))
+                .toList();
+        if (!unknown.isEmpty()) {
+            Map<Long, List<ListStore.Stored>> entries = store.entries(
+                    unknown.stream().map(Source::entriesOf).distinct().toList());
+            Map<Long, List<RosterHolder>> carriers = store.carriers(
+                    unknown.stream().map(each -> each.head().id()).toList());
+            unknown.forEach(each -> summaries.put(
+                    key(each, day),
+                    summarised(
+                            each,
+                            () -> audited(
+                                    each,
+                                    context(each, day, carriers.get(each.head().id())),
+                                    entries.get(each.entriesOf())))));
+        }
+        return sources.stream()
+                .map(each -> Optional.ofNullable(summaries.get(key(each, day)))
+                        .orElseGet(() -> summarised(each, () -> of(each))))
+                .toList();
+    }
+
+    /** One list that cannot be judged says so in its own row, and is no reason not to show the others. */
+    private static Views.ListSummary summarised(Source source, Supplier<Audited> audited) {
+        try {
+            return summary(source.head(), audited.get());
+        } catch (Unjudgeable problem) {
+            return unjudged(source.head(), problem.getMessage());
+        } catch (IllegalArgumentException
+                | IllegalStateException
+                | ArithmeticException
+                | NullPointerException
+                | IndexOutOfBoundsException problem) {
+            return unjudged(source.head(), Fault.of(problem).words());
+        }
+    }
+
+    private static Views.ListSummary unjudged(ListStore.Head head, String why) {
+        return new Views.ListSummary(
+                head.id(),
+                head.name(),
+                head.version(),
+                0,
+                new Views.Counts(0, 0, 0, 0),
+                head.changedAt(),
+                head.changedBy(),
+                List.of(),
+                head.parent().orElse(null),
+                why);
+    }
+
+    private static Views.ListSummary summary(ListStore.Head head, Audited audited) {
+        return new Views.ListSummary(
+                head.id(),
+                head.name(),
+                head.version(),
+                audited.stored().size(),
+                DeskWriter.counts(audited.audit()),
+                head.changedAt(),
+                head.changedBy(),
+                audited.audit().auditor().context().holders().stream()
+                        .map(holder -> holder.name())
+                        .toList(),
+                head.parent().orElse(null),
+                null);
+    }
 }

@@ -9,30 +9,30 @@ import org.wache.channel.Field;
 /** Changes of entries as they are asked for: made by the server to bring something back. */
 public final class EntryChanges {
 
-  private EntryChanges() {}
+    private EntryChanges() {}
 
-  /** A change of a kind: edit, add, remove or restore. */
-  public static Views.Change of(String kind, Long entry, Map<String, String> before, Map<String, String> after) {
-    return new Views.Change(kind, Optional.ofNullable(entry), Optional.empty(), before, after);
-  }
-
-  /** What makes one text of an entry the other: only what differs. */
-  public static Views.Change edit(long entry, Channel from, Channel to) {
-    Map<String, String> was = new TreeMap<>();
-    Map<String, String> becomes = new TreeMap<>();
-    for (Field field : Field.values()) {
-      if (!from.text(field).equals(to.text(field))) {
-        was.put(field.key(), from.text(field));
-        becomes.put(field.key(), to.text(field));
-      }
+    /** A change of a kind: edit, add, remove or restore. */
+    public static Views.Change of(String kind, Long entry, Map<String, String> before, Map<String, String> after) {
+        return new Views.Change(kind, Optional.ofNullable(entry), Optional.empty(), before, after);
     }
-    return of("edit", entry, was, becomes);
-  }
 
-  /** The texts of an entry, by the keys of their fields. */
-  public static Map<String, String> texts(Channel channel) {
-    Map<String, String> texts = new TreeMap<>();
-    channel.texts().forEach((field, text) -> texts.put(field.key(), text));
-    return texts;
-  }
+    /** What makes one text of an entry the other: only what differs. */
+    public static Views.Change edit(long entry, Channel from, Channel to) {
+        Map<String, String> was = new TreeMap<>();
+        Map<String, String> becomes = new TreeMap<>();
+        for (Field field : Field.values()) {
+            if (!from.text(field).equals(to.text(field))) {
+                was.put(field.key(), from.text(field));
+                becomes.put(field.key(), to.text(field));
+            }
+        }
+        return of("edit", entry, was, becomes);
+    }
+
+    /** The texts of an entry, by the keys of their fields. */
+    public static Map<String, String> texts(Channel channel) {
+        Map<String, String> texts = new TreeMap<>();
+        channel.texts().forEach((field, text) -> texts.put(field.key(), text));
+        return texts;
+    }
 }

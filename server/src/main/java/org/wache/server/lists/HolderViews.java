@@ -14,30 +14,55 @@ import org.wache.server.papers.PlaceArea;
 /** Licences as the audit has them, for the API. */
 public final class HolderViews {
 
-  private HolderViews() {}
+    private HolderViews() {}
 
-  public static CarriedLicence licence(Licence licence) {
-    return new CarriedLicence(licence.service(), licence.licenceClass(), licence.callSign(), Optional.empty(),
-        licence.expires(), licence.lines().stream().map(HolderViews::line).toList());
-  }
-
-  private static LicenceLine line(AuthorisationLine line) {
-    Optional<Integer> units = line.units().isPresent() ? Optional.of(line.units().getAsInt()) : Optional.empty();
-    return new LicenceLine(line.frequency().megahertz(), line.emission().designator(),
-        line.output().map(watts -> watts.value()), line.erp().map(watts -> watts.value()), units,
-        line.area().map(HolderViews::area), line.station().map(station -> station.code()));
-  }
-
-  private static PlaceArea area(Area area) {
-    Optional<Double> none = Optional.empty();
-    if (area instanceof Circle circle) {
-      return new PlaceArea(Optional.of(circle.centre().latitude()), Optional.of(circle.centre().longitude()),
-          Optional.of(circle.radiusKm()), none, none, none, none, circle.centre().region());
+    public static CarriedLicence licence(Licence licence) {
+        return new CarriedLicence(
+                licence.service(),
+                licence.licenceClass(),
+                licence.callSign(),
+                Optional.empty(),
+                licence.expires(),
+                licence.lines().stream().map(HolderViews::line).toList());
     }
-    if (area instanceof Box box) {
-      return new PlaceArea(none, none, none, Optional.of(box.south()), Optional.of(box.west()), Optional.of(box.north()),
-          Optional.of(box.east()), Optional.empty());
+
+    private static LicenceLine line(AuthorisationLine line) {
+        Optional<Integer> units =
+                line.units().isPresent() ? Optional.of(line.units().getAsInt()) : Optional.empty();
+        return new LicenceLine(
+                line.frequency().megahertz(),
+                line.emission().designator(),
+                line.output().map(watts -> watts.value()),
+                line.erp().map(watts -> watts.value()),
+                units,
+                line.area().map(HolderViews::area),
+                line.station().map(station -> station.code()));
     }
-    return new PlaceArea(none, none, none, none, none, none, none, Optional.of(((Region) area).code()));
-  }
+
+    private static PlaceArea area(Area area) {
+        Optional<Double> none = Optional.empty();
+        if (area instanceof Circle circle) {
+            return new PlaceArea(
+                    Optional.of(circle.centre().latitude()),
+                    Optional.of(circle.centre().longitude()),
+                    Optional.of(circle.radiusKm()),
+                    none,
+                    none,
+                    none,
+                    none,
+                    circle.centre().region());
+        }
+        if (area instanceof Box box) {
+            return new PlaceArea(
+                    none,
+                    none,
+                    none,
+                    Optional.of(box.south()),
+                    Optional.of(box.west()),
+                    Optional.of(box.north()),
+                    Optional.of(box.east()),
+                    Optional.empty());
+        }
+        return new PlaceArea(none, none, none, none, none, none, none, Optional.of(((Region) area).code()));
+    }
 }

@@ -20,79 +20,95 @@ import tools.jackson.databind.json.JsonMapper;
  */
 record ListChange(String record, String words, String before, String after, String back, Integer undoes) {
 
-  private static final JsonMapper JSON = JsonMapper.builder().build();
-  private static final int NAMED = 3;
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final int NAMED = 3;
 
-  /** One thing of the list, from what it was to what it is. */
-  static ListChange of(String what, String words, Object before, Object after) {
-    return new ListChange(JSON.writeValueAsString(Map.of(what, after)), words, JSON.writeValueAsString(Map.of(what, before)),
-        JSON.writeValueAsString(Map.of(what, after)), JSON.writeValueAsString(before), null);
-  }
-
-  /** Changes of entries; each names one, with how it was and how it is. */
-  static ListChange of(List<Views.Change> changes, List<Of> entries, boolean arranged) {
-    Map<String, Map<String, String>> before = new LinkedHashMap<>();
-    Map<String, Map<String, String>> after = new LinkedHashMap<>();
-    for (int i = 0; i < changes.size(); i++) {
-      Views.Change change = changes.get(i);
-      String entry = entries.get(i).named();
-      if (change.kind().equals("remove") || change.kind().equals("restore")) {
-        (change.kind().equals("remove") ? before : after).computeIfAbsent(entry, any -> new LinkedHashMap<>()).put("in the list", "yes");
-      }
-      before.computeIfAbsent(entry, any -> new LinkedHashMap<>()).putAll(change.before());
-      after.computeIfAbsent(entry, any -> new LinkedHashMap<>()).putAll(change.after());
-    }
-    return new ListChange(JSON.writeValueAsString(changes), words(entries, arranged), JSON.writeValueAsString(before), JSON.writeValueAsString(after), null, null);
-  }
-
-  /** What was done to an entry: kind is edit, add, remove or restore. */
-  record Of(String kind, Channel before, Channel after) {
-
-    String named() {
-      Channel known = kind.equals("add") ? after : before;
-      return (known.number() + " " + known.name()).strip();
+    /** One thing of the list, from what it was to what it is. */
+    static ListChange of(String what, String words, Object before, Object after) {
+        return new ListChange(
+                JSON.writeValueAsString(Map.of(what, after)),
+                words,
+                JSON.writeValueAsString(Map.of(what, before)),
+                JSON.writeValueAsString(Map.of(what, after)),
+                JSON.writeValueAsString(before),
+                null);
     }
 
-    private String name() {
-      Channel known = kind.equals("add") ? after : before;
-      return known.name().isBlank() ? "entry " + known.number() : known.name();
-    }
-
-    private String words() {
-      return switch (kind) {
-        case "add" -> name() + " added";
-        case "remove" -> name() + " taken out";
-        case "restore" -> name() + " brought back";
-        default -> {
-          List<String> differs = Difference.of(before, after);
-          yield name() + ": " + (differs.isEmpty() ? "written otherwise" : String.join(", ", differs));
+    /** Changes of entries; each names one, with how it was and how it is. */
+    static ListChange of(List<Views.Change> changes, List<Of> entries, boolean arranged) {
+        Map<String, Map<String, String>> before = new LinkedHashMap<>();
+        Map<String, Map<String, String>> after = new LinkedHashMap<>();
+        for (int i = 0; i < changes.size(); i++) {
+            Views.Change change = changes.get(i);
+            String entry = entries.get(i).named();
+            if (change.kind().equals("remove") || change.kind().equals("restore")) {
+                (change.kind().equals("remove") ? before : after)
+                        .computeIfAbsent(entry, any -> new LinkedHashMap<>())
+                        .put("in the list", "yes");
+            }
+            before.computeIfAbsent(entry, any -> new LinkedHashMap<>()).putAll(change.before());
+            after.computeIfAbsent(entry, any -> new LinkedHashMap<>()).putAll(change.after());
         }
-      };
+        return new ListChange(
+                JSON.writeValueAsString(changes),
+                words(entries, arranged),
+                JSON.writeValueAsString(before),
+                JSON.writeValueAsString(after),
+                null,
+                null);
     }
-  }
 
-  private static String words(List<Of> entries, boolean arranged) {
-    if (entries.isEmpty()) {
-      return "another order";
+    /** What was done to an entry: kind is edit, add, remove or restore. */
+    record Of(String kind, Channel before, Channel after) {
+
+        String named() {
+            Channel known = kind.equals("add") ? after : before;
+            return (known.number() + " " + known.name()).strip();
+        }
+
+        private String name() {
+            Channel known = kind.equals("add") ? after : before;
+            return known.name().isBlank() ? "entry " + known.number() : known.name();
+        }
+
+        private String words() {
+            return switch (kind) {
+                case "add" -> name() + " added";
+                case "remove" -> name() + " taken out";
+                case "restore" -> name() + " brought back";
+                default -> {
+                    List<String> differs = Difference.of(before, after);
+                    yield name() + ": " + (differs.isEmpty() ? "written otherwise" : String.join(", ", differs));
+                }
+            };
+        }
     }
-    List<String> all = new ArrayList<>();
-    entries.stream().limit(NAMED).map(Of::words).forEach(all::add);
-    int more = entries.size() - NAMED;
-    return String.join("; ", all) + (more > 0 ? "; and " + more + " more" : "") + (arranged ? "; another order" : "");
-  }
 
-  /** The same, as what undoes the change of a version. */
-  ListChange undoing(int version) {
-    return new ListChange(record, "Undone: " + words, before, after, back, version);
-  }
+    private static String words(List<Of> entries, boolean arranged) {
+        if (entries.isEmpty()) {
+            return "another order";
+        }
+        List<String> all = new ArrayList<>();
+        entries.stream().limit(NAMED).map(Of::words).forEach(all::add);
+        int more = entries.size() - NAMED;
+        return String.join("; ", all)
+                + (more > 0 ? "; and " + more + " more" : "")
+                + (arranged ? "; another order" : "");
+    }
 
-  /** The same, as what does again the change that a version undid. */
-  ListChange again(int version) {
-    return new ListChange(record, "Done again: " + words, before, after, back, version);
-  }
+    /** The same, as what undoes the change of a version. */
+    ListChange undoing(int version) {
+        return new ListChange(record, "Undone: " + words, before, after, back, version);
+    }
 
-  /** The same with other texts for the log, where it is not to hold the whole. */
-  ListChange logged(Object before, Object after) {
-    return new ListChange(record, words, JSON.writeValueAsString(before), JSON.writeValueAsString(after), back, undoes);
-  }
+    /** The same, as what does again the change that a version undid. */
+    ListChange again(int version) {
+        return new ListChange(record, "Done again: " + words, before, after, back, version);
+    }
+
+    /** The same with other texts for the log, where it is not to hold the whole. */
+    ListChange logged(Object before, Object after) {
+        return new ListChange(
+                record, words, JSON.writeValueAsString(before), JSON.writeValueAsString(after), back, undoes);
+    }
 }

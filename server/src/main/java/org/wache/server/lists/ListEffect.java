@@ -14,15 +14,15 @@ import org.wache.audit.Verdict;
  */
 public record ListEffect(long list, String name, Views.Counts before, Views.Counts after, List<ChangedEntry> changed) {
 
-  /**
-   * An entry whose verdict changes.
-   *
-   * @param entry key
-   * @param number of the entry
-   * @param name of the entry
-   * @param before verdict as it is
-   * @param after verdict as it would be
-   * @param why what is found then, in a sentence
-   */
-  public record ChangedEntry(long entry, String number, String name, Verdict before, Verdict after, String why) {}
+    /**
+     * An entry whose verdict changes.
+     *
+     * @param entry key
+     * @param number of the entry
+     * @param name of the entry
+     * @param before verdict as it is
+     * @param after verdict as it would be
+     * @param why what is found then, in a sentence
+     */
+    public record ChangedEntry(long entry, String number, String name, Verdict before, Verdict after, String why) {}
 }

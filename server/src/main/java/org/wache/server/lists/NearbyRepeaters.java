@@ -7,9 +7,9 @@ import org.wache.place.Place;
 /** The repeaters that a directory knows near a place, as they are known now; asking it waits for nobody. */
 public interface NearbyRepeaters {
 
-  /** Those near a place; none while the directory has not answered. */
-  List<Neighbour> near(Place place);
+    /** Those near a place; none while the directory has not answered. */
+    List<Neighbour> near(Place place);
 
-  /** Changes when what is known changes. */
-  int version();
+    /** Changes when what is known changes. */
+    int version();
 }

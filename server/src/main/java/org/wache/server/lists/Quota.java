@@ -13,57 +13,67 @@ import org.wache.server.web.Refused;
 @Component
 class Quota {
 
-  private final JdbcClient jdbc;
-  private final int mostLists;
-  private final long mostEntries;
-  private final long mostChars;
+    private final JdbcClient jdbc;
+    private final int mostLists;
+    private final long mostEntries;
+    private final long mostChars;
 
-  Quota(JdbcClient jdbc, @Value("${wache.quota.lists}") int mostLists, @Value("${wache.quota.entries}") long mostEntries,
-      @Value("${wache.quota.characters}") long mostChars) {
-    this.jdbc = jdbc;
-    this.mostLists = mostLists;
-    this.mostEntries = mostEntries;
-    this.mostChars = mostChars;
-  }
-
-  private record Kept(int lists, long entries, long chars) {}
-
-  /** What entries hold, in characters. */
-  static long characters(List<Channel> channels) {
-    long sum = 0;
-    for (Channel channel : channels) {
-      for (Field field : Field.values()) {
-        sum += channel.text(field).length();
-      }
-      for (String extra : channel.extras()) {
-        sum += extra.length();
-      }
+    Quota(
+            JdbcClient jdbc,
+            @Value("${wache.quota.lists}") int mostLists,
+            @Value("${wache.quota.entries}") long mostEntries,
+            @Value("${wache.quota.characters}") long mostChars) {
+        this.jdbc = jdbc;
+        this.mostLists = mostLists;
+        this.mostEntries = mostEntries;
+        this.mostChars = mostChars;
     }
-    return sum;
-  }
 
-  /**
-   * Makes sure that a group may keep so much more; nobody else of the group adds until the transaction ends.
-   *
-   * @throws Refused when it may not
-   */
-  void room(long club, int lists, List<Channel> channels) {
-    Hold.row(jdbc, "club", club);
-    Kept kept = jdbc.sql("""
+    private record Kept(int lists, long entries, long chars) {}
+
+    /** What entries hold, in characters. */
+    static long characters(List<Channel> channels) {
+        long sum = 0;
+        for (Channel channel : channels) {
+            for (Field field : Field.values()) {
+                sum += channel.text(field).length();
+            }
+            for (String extra : channel.extras()) {
+                sum += extra.length();
+            }
+        }
+        return sum;
+    }
+
+    /**
+     * Makes sure that a group may keep so much more; nobody else of the group adds until the transaction ends.
+     *
+     * @throws Refused when it may not
+     */
+    void room(long club, int lists, List<Channel> channels) {
+        Hold.row(jdbc, "club", club);
+        Kept kept = jdbc.sql(
+                        """
             select count(*) as lists, coalesce(sum(size_chars), 0) as chars,
               (select count(*) from entry join channel_list on channel_list.id = entry.list_id where channel_list.club_id = :club and not entry.removed) as entries
             from channel_list where club_id = :club
             """)
-        .param("club", club).query(Kept.class).single();
-    fits(kept.lists() + lists, mostLists, "lists");
-    fits(kept.entries() + channels.size(), mostEntries, "entries in all of its lists");
-    fits(kept.chars() + characters(channels), mostChars, "characters in all of its lists");
-  }
-
-  private static void fits(long wanted, long most, String what) {
-    if (wanted > most) {
-      throw new Refused(String.format(java.util.Locale.ROOT, "A group keeps up to %,d %s; with this it would have %,d. Nothing was saved: ask the administrator of the installation for more room.",
-          most, what, wanted));
+                .param("club", club)
+                .query(Kept.class)
+                .single();
+        fits(kept.lists() + lists, mostLists, "lists");
+        fits(kept.entries() + channels.size(), mostEntries, "entries in all of its lists");
+        fits(kept.chars() + characters(channels), mostChars, "characters in all of its lists");
     }
-  }
+
+    private static void fits(long wanted, long most, String what) {
+        if (wanted > most) {
+            throw new Refused(String.format(
+                    java.util.Locale.ROOT,
+                    "A group keeps up to %,d %s; with this it would have %,d. Nothing was saved: ask the administrator of the installation for more room.",
+                    most,
+                    what,
+                    wanted));
+        }
+    }
 }

@@ -10,8 +10,8 @@ import java.util.Optional;
  */
 public record Source(ListStore.Head head, Optional<ListStore.Head> parent) {
 
-  /** The key of the list under which the entries are stored. */
-  public long entriesOf() {
-    return parent.map(ListStore.Head::id).orElse(head.id());
-  }
+    /** The key of the list under which the entries are stored. */
+    public long entriesOf() {
+        return parent.map(ListStore.Head::id).orElse(head.id());
+    }
 }

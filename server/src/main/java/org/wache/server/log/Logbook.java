@@ -10,48 +10,65 @@ import org.springframework.stereotype.Component;
 @Component
 public class Logbook {
 
-  private final JdbcClient jdbc;
+    private final JdbcClient jdbc;
 
-  Logbook(JdbcClient jdbc) {
-    this.jdbc = jdbc;
-  }
-
-  /** What something was done to. */
-  public enum Kind {
-    LIST, ROSTER, RADIO, BENCH, PLAN, TONES, RELEASE, PEOPLE, ACCOUNT, RULEBOOK, STATION;
-
-    /** As it is stored and filtered by. */
-    public String text() {
-      return name().toLowerCase(java.util.Locale.ROOT);
+    Logbook(JdbcClient jdbc) {
+        this.jdbc = jdbc;
     }
-  }
 
-  /**
-   * Something that was done.
-   *
-   * @param kind of what it was done to
-   * @param id key of that; null when it has none
-   * @param subject what that is called
-   * @param what was done, in words
-   * @param before JSON of what was before; null when there was nothing
-   * @param after JSON of what is after; null when there is nothing
-   */
-  public record Deed(Kind kind, Long id, String subject, String what, String before, String after) {
+    /** What something was done to. */
+    public enum Kind {
+        LIST,
+        ROSTER,
+        RADIO,
+        BENCH,
+        PLAN,
+        TONES,
+        RELEASE,
+        PEOPLE,
+        ACCOUNT,
+        RULEBOOK,
+        STATION;
 
-    /** Something that was done of which nothing but words is to be kept. */
-    public static Deed of(Kind kind, Long id, String subject, String what) {
-      return new Deed(kind, id, subject, what, null, null);
+        /** As it is stored and filtered by. */
+        public String text() {
+            return name().toLowerCase(java.util.Locale.ROOT);
+        }
     }
-  }
 
-  /** Writes down what an account did in a group; null for what concerns the installation. */
-  public void add(long account, Long club, Deed deed) {
-    jdbc.sql("""
+    /**
+     * Something that was done.
+     *
+     * @param kind of what it was done to
+     * @param id key of that; null when it has none
+     * @param subject what that is called
+     * @param what was done, in words
+     * @param before JSON of what was before; null when there was nothing
+     * @param after JSON of what is after; null when there is nothing
+     */
+    public record Deed(Kind kind, Long id, String subject, String what, String before, String after) {
+
+        /** Something that was done of which nothing but words is to be kept. */
+        public static Deed of(Kind kind, Long id, String subject, String what) {
+            return new Deed(kind, id, subject, what, null, null);
+        }
+    }
+
+    /** Writes down what an account did in a group; null for what concerns the installation. */
+    public void add(long account, Long club, Deed deed) {
+        jdbc.sql(
+                        """
             insert into log (club_id, account_id, who, kind, subject_id, subject, what, before, after)
             select :club, account.id, account.name, :kind, :id, :subject, :what, :before::jsonb, :after::jsonb from account where id = :account
             """)
-        .param("club", club, java.sql.Types.BIGINT).param("account", account).param("kind", deed.kind().text()).param("id", deed.id(), java.sql.Types.BIGINT)
-        .param("subject", deed.subject()).param("what", deed.what()).param("before", deed.before(), java.sql.Types.VARCHAR)
-        .param("after", deed.after(), java.sql.Types.VARCHAR).update();
-  }
+                .param("club", club, java.sql.Types.BIGINT)
+                .param("account", account)
+                .param("kind", deed.kind().text())
+                .param("id", deed.id(), java.sql.Types.BIGINT)
+                .param("subject", deed.subject())
+                .param("what", deed.what())
+                .param("before", deed.before(), java.sql.Types.VARCHAR)
+                .param("after", deed.after(), java.sql.Types.VARCHAR)
+                .update();
+    }
 }

@@ -17,6 +17,10 @@ import java.util.Optional;
  * @param expires last day
  * @param lines the lines of a business licence
  */
-public record CarriedLicence(@NotNull String service, @Schema(nullable = true) Optional<String> licenceClass,
-    @Schema(nullable = true) Optional<String> callSign, @Schema(nullable = true) Optional<LocalDate> granted,
-    @Schema(nullable = true) Optional<LocalDate> expires, @NotNull List<@NotNull @Valid LicenceLine> lines) {}
+public record CarriedLicence(
+        @NotNull String service,
+        @Schema(nullable = true) Optional<String> licenceClass,
+        @Schema(nullable = true) Optional<String> callSign,
+        @Schema(nullable = true) Optional<LocalDate> granted,
+        @Schema(nullable = true) Optional<LocalDate> expires,
+        @NotNull List<@NotNull @Valid LicenceLine> lines) {}

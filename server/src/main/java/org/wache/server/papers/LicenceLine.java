@@ -15,7 +15,11 @@ import java.util.Optional;
  * @param area where; none for nationwide
  * @param stationClass the class of station, such as FB2 or MO
  */
-public record LicenceLine(@NotNull String mhz, @NotNull String emission,
-    @Schema(nullable = true) Optional<Double> outputW, @Schema(nullable = true) Optional<Double> erpW,
-    @Schema(nullable = true) Optional<Integer> units, @Schema(nullable = true) Optional<PlaceArea> area,
-    @Schema(nullable = true) Optional<String> stationClass) {}
+public record LicenceLine(
+        @NotNull String mhz,
+        @NotNull String emission,
+        @Schema(nullable = true) Optional<Double> outputW,
+        @Schema(nullable = true) Optional<Double> erpW,
+        @Schema(nullable = true) Optional<Integer> units,
+        @Schema(nullable = true) Optional<PlaceArea> area,
+        @Schema(nullable = true) Optional<String> stationClass) {}

@@ -15,8 +15,12 @@ import java.util.Optional;
  * @param east easternmost longitude of a box
  * @param region code of a region, such as a US state
  */
-public record PlaceArea(@Schema(nullable = true) Optional<Double> latitude,
-    @Schema(nullable = true) Optional<Double> longitude, @Schema(nullable = true) Optional<Double> radiusKm,
-    @Schema(nullable = true) Optional<Double> south, @Schema(nullable = true) Optional<Double> west,
-    @Schema(nullable = true) Optional<Double> north, @Schema(nullable = true) Optional<Double> east,
-    @Schema(nullable = true) Optional<String> region) {}
+public record PlaceArea(
+        @Schema(nullable = true) Optional<Double> latitude,
+        @Schema(nullable = true) Optional<Double> longitude,
+        @Schema(nullable = true) Optional<Double> radiusKm,
+        @Schema(nullable = true) Optional<Double> south,
+        @Schema(nullable = true) Optional<Double> west,
+        @Schema(nullable = true) Optional<Double> north,
+        @Schema(nullable = true) Optional<Double> east,
+        @Schema(nullable = true) Optional<String> region) {}

@@ -16,19 +16,25 @@ import org.wache.server.web.Missing;
 @RestController
 class SchemaController {
 
-  private static final Map<String, String> FILES =
-      Map.of("list", "wache-list-1.schema.json", "context", "wache-context-1.schema.json", "radio", "wache-radio-1.schema.json");
+    private static final Map<String, String> FILES = Map.of(
+            "list",
+            "wache-list-1.schema.json",
+            "context",
+            "wache-context-1.schema.json",
+            "radio",
+            "wache-radio-1.schema.json");
 
-  /** The schema of lists (list), of what they are held against (context), or of models of radio (radio). */
-  @GetMapping(path = "/api/schemas/{format}", produces = "application/schema+json")
-  ResponseEntity<String> schema(@PathVariable String format) throws IOException {
-    String file = FILES.get(format);
-    if (file == null) {
-      throw new Missing("A schema of that name");
+    /** The schema of lists (list), of what they are held against (context), or of models of radio (radio). */
+    @GetMapping(path = "/api/schemas/{format}", produces = "application/schema+json")
+    ResponseEntity<String> schema(@PathVariable String format) throws IOException {
+        String file = FILES.get(format);
+        if (file == null) {
+            throw new Missing("A schema of that name");
+        }
+        try (InputStream in = JsonLists.class.getResourceAsStream("/schemas/" + file)) {
+            return ResponseEntity.ok()
+                    .contentType(MediaType.parseMediaType("application/schema+json"))
+                    .body(new String(in.readAllBytes(), StandardCharsets.UTF_8));
+        }
     }
-    try (InputStream in = JsonLists.class.getResourceAsStream("/schemas/" + file)) {
-      return ResponseEntity.ok().contentType(MediaType.parseMediaType("application/schema+json"))
-          .body(new String(in.readAllBytes(), StandardCharsets.UTF_8));
-    }
-  }
 }

@@ -23,49 +23,52 @@ import org.wache.server.rulebooks.OverlayStore;
 @RestController
 class OverlayController {
 
-  private final OverlayService service;
-  private final ListEffects effects;
+    private final OverlayService service;
+    private final ListEffects effects;
 
-  OverlayController(OverlayService service, ListEffects effects) {
-    this.service = service;
-    this.effects = effects;
-  }
+    OverlayController(OverlayService service, ListEffects effects) {
+        this.service = service;
+        this.effects = effects;
+    }
 
-  /** The rows in force, their history, and what a part can be kept for. */
-  record Overlay(int version, List<OverlayRow> rows, List<OverlayStore.Version> versions, List<Use> uses) {}
+    /** The rows in force, their history, and what a part can be kept for. */
+    record Overlay(int version, List<OverlayRow> rows, List<OverlayStore.Version> versions, List<Use> uses) {}
 
-  /** What a part can be kept for, and how findings write it. */
-  record Use(String id, String words) {}
+    /** What a part can be kept for, and how findings write it. */
+    record Use(String id, String words) {}
 
-  record Rows(@NotNull List<@NotNull @Valid OverlayRow> rows) {}
+    record Rows(@NotNull List<@NotNull @Valid OverlayRow> rows) {}
 
-  /** New rows, begun on a version. */
-  record Save(int before, @NotNull List<@NotNull @Valid OverlayRow> rows, @NotNull @Size(max = 300) String note) {}
+    /** New rows, begun on a version. */
+    record Save(int before, @NotNull List<@NotNull @Valid OverlayRow> rows, @NotNull @Size(max = 300) String note) {}
 
-  record Saved(int version) {}
+    record Saved(int version) {}
 
-  @GetMapping("/api/groups/{group}/overlay")
-  Overlay overlay(Account asking, @PathVariable long group) {
-    long account = asking.id();
-    OverlayStore.Current current = service.current(account, group);
-    List<Use> uses = Arrays.stream(PlanUse.values())
-        .map(use -> new Use(use.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'), use.words())).toList();
-    return new Overlay(current.version(), OverlayService.rows(current.rows()), service.versions(account, group), uses);
-  }
+    @GetMapping("/api/groups/{group}/overlay")
+    Overlay overlay(Account asking, @PathVariable long group) {
+        long account = asking.id();
+        OverlayStore.Current current = service.current(account, group);
+        List<Use> uses = Arrays.stream(PlanUse.values())
+                .map(use ->
+                        new Use(use.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'), use.words()))
+                .toList();
+        return new Overlay(
+                current.version(), OverlayService.rows(current.rows()), service.versions(account, group), uses);
+    }
 
-  @GetMapping("/api/groups/{group}/overlay/{version}")
-  Rows version(Account asking, @PathVariable long group, @PathVariable int version) {
-    return new Rows(OverlayService.rows(service.version(asking.id(), group, version)));
-  }
+    @GetMapping("/api/groups/{group}/overlay/{version}")
+    Rows version(Account asking, @PathVariable long group, @PathVariable int version) {
+        return new Rows(OverlayService.rows(service.version(asking.id(), group, version)));
+    }
 
-  /** What the rows would do to the group's lists; nothing is saved. */
-  @PostMapping("/api/groups/{group}/overlay/trial")
-  List<ListEffect> trial(Account asking, @PathVariable long group, @Valid @RequestBody Rows rows) {
-    return effects.ofOverlay(asking.id(), group, OverlayService.json(rows.rows()));
-  }
+    /** What the rows would do to the group's lists; nothing is saved. */
+    @PostMapping("/api/groups/{group}/overlay/trial")
+    List<ListEffect> trial(Account asking, @PathVariable long group, @Valid @RequestBody Rows rows) {
+        return effects.ofOverlay(asking.id(), group, OverlayService.json(rows.rows()));
+    }
 
-  @PutMapping("/api/groups/{group}/overlay")
-  Saved save(Account asking, @PathVariable long group, @Valid @RequestBody Save save) {
-    return new Saved(service.save(asking.id(), group, save.before(), save.rows(), save.note()));
-  }
+    @PutMapping("/api/groups/{group}/overlay")
+    Saved save(Account asking, @PathVariable long group, @Valid @RequestBody Save save) {
+        return new Saved(service.save(asking.id(), group, save.before(), save.rows(), save.note()));
+    }
 }

@@ -15,26 +15,27 @@ import java.util.Map;
  */
 public record QrCode(int size, String path) {
 
-  /** The code of a text, with a quarter of it spare for smudges. */
-  public static QrCode of(String text) {
-    ByteMatrix matrix = matrix(text);
-    StringBuilder path = new StringBuilder();
-    for (int y = 0; y < matrix.getHeight(); y++) {
-      for (int x = 0; x < matrix.getWidth(); x++) {
-        if (matrix.get(x, y) == 1) {
-          path.append('M').append(x).append(' ').append(y).append("h1v1h-1z");
+    /** The code of a text, with a quarter of it spare for smudges. */
+    public static QrCode of(String text) {
+        ByteMatrix matrix = matrix(text);
+        StringBuilder path = new StringBuilder();
+        for (int y = 0; y < matrix.getHeight(); y++) {
+            for (int x = 0; x < matrix.getWidth(); x++) {
+                if (matrix.get(x, y) == 1) {
+                    path.append('M').append(x).append(' ').append(y).append("h1v1h-1z");
+                }
+            }
         }
-      }
+        return new QrCode(matrix.getWidth(), path.toString());
     }
-    return new QrCode(matrix.getWidth(), path.toString());
-  }
 
-  /** The modules: 1 is dark. */
-  static ByteMatrix matrix(String text) {
-    try {
-      return Encoder.encode(text, ErrorCorrectionLevel.Q, Map.of(EncodeHintType.CHARACTER_SET, "UTF-8")).getMatrix();
-    } catch (WriterException e) {
-      throw new IllegalArgumentException("The text is too long for a code", e);
+    /** The modules: 1 is dark. */
+    static ByteMatrix matrix(String text) {
+        try {
+            return Encoder.encode(text, ErrorCorrectionLevel.Q, Map.of(EncodeHintType.CHARACTER_SET, "UTF-8"))
+                    .getMatrix();
+        } catch (WriterException e) {
+            throw new IllegalArgumentException("The text is too long for a code", e);
+        }
     }
-  }
 }

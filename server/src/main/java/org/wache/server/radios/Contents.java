@@ -6,25 +6,25 @@ import java.util.Map;
 /** What was put into radios, held against those who have them, or are to have them, as the licences are today. */
 public interface Contents {
 
-  /** An entry that a radio talks on and that whoever has it may not key; the message says why. */
-  record NotTheirs(String number, String name, String message, String source) {}
+    /** An entry that a radio talks on and that whoever has it may not key; the message says why. */
+    record NotTheirs(String number, String name, String message, String source) {}
 
-  /**
-   * A radio in one hand.
-   *
-   * @param known whether what is in it was written from here, so that it can be held against somebody
-   * @param talks on how many entries they may talk
-   * @param listens on how many it only listens
-   */
-  record InHand(boolean known, int talks, int listens, List<NotTheirs> notTheirs) {
+    /**
+     * A radio in one hand.
+     *
+     * @param known whether what is in it was written from here, so that it can be held against somebody
+     * @param talks on how many entries they may talk
+     * @param listens on how many it only listens
+     */
+    record InHand(boolean known, int talks, int listens, List<NotTheirs> notTheirs) {
 
-    /** Of a radio of which nobody knows what is in it. */
-    public static final InHand UNKNOWN = new InHand(false, 0, 0, List.of());
-  }
+        /** Of a radio of which nobody knows what is in it. */
+        public static final InHand UNKNOWN = new InHand(false, 0, 0, List.of());
+    }
 
-  /** A radio of a group, whoever has it, in the hand of one of the roster. */
-  InHand against(long club, long unit, long party);
+    /** A radio of a group, whoever has it, in the hand of one of the roster. */
+    InHand against(long club, long unit, long party);
 
-  /** The radios of a group that somebody has, by their keys. */
-  Map<Long, InHand> inHands(long club);
+    /** The radios of a group that somebody has, by their keys. */
+    Map<Long, InHand> inHands(long club);
 }

@@ -21,181 +21,213 @@ import org.wache.signal.Tone;
 @Component
 public class Fleet {
 
-  private final RadioStore store;
-  private final AccountStore accounts;
+    private final RadioStore store;
+    private final AccountStore accounts;
 
-  Fleet(RadioStore store, AccountStore accounts) {
-    this.store = store;
-    this.accounts = accounts;
-  }
-
-  /**
-   * A model in one setting.
-   *
-   * @param model its key
-   * @param radio the model as it is set
-   * @param units how many units are set so
-   */
-  public record Setting(long model, Radio radio, int units) {
-
-    /** What messages call it. */
-    public String words() {
-      String how = radio.inhibited() ? ", transmitter off" : radio.lock().map(lock -> ", set to “" + lock.name() + "”").orElse("");
-      return radio.model().name() + how;
+    Fleet(RadioStore store, AccountStore accounts) {
+        this.store = store;
+        this.accounts = accounts;
     }
-  }
 
-  /** One unit: its key, and how it is to be in this version of its data. */
-  public record Unit(long id, long club, int version, String serial, Radio radio) {}
+    /**
+     * A model in one setting.
+     *
+     * @param model its key
+     * @param radio the model as it is set
+     * @param units how many units are set so
+     */
+    public record Setting(long model, Radio radio, int units) {
 
-  /** The models that have tables of tones of their own, with their tones in the order of the models' own numbers. */
-  public Map<String, List<Tone>> toneTables(long club) {
-    Map<String, List<Tone>> tables = new LinkedHashMap<>();
-    store.models(club).stream().flatMap(each -> readable(each).stream()).filter(model -> !model.tones().table().isEmpty())
-        .forEach(model -> tables.put(model.name(), model.tones().table()));
-    return tables;
-  }
-
-  /** Every model in every setting that units have; a model without units in no particular setting. */
-  public List<Setting> settings(long club) {
-    List<Setting> all = new ArrayList<>();
-    Map<Long, Map<List<Object>, Integer>> units = new LinkedHashMap<>();
-    for (RadioStore.StoredUnit unit : store.units(club)) {
-      units.computeIfAbsent(unit.modelId(), any -> new LinkedHashMap<>()).merge(List.of(unit.lock(), unit.inhibited()), 1, Integer::sum);
+        /** What messages call it. */
+        public String words() {
+            String how = radio.inhibited()
+                    ? ", transmitter off"
+                    : radio.lock().map(lock -> ", set to “" + lock.name() + "”").orElse("");
+            return radio.model().name() + how;
+        }
     }
-    for (RadioStore.StoredModel stored : store.models(club)) {
-      Optional<RadioModel> read = readable(stored);
-      if (read.isEmpty()) {
-        continue; // the page of the radios says so, and a list that is meant for it cannot be judged
-      }
-      RadioModel model = read.get();
-      Map<List<Object>, Integer> set = units.getOrDefault(stored.id(), Map.of());
-      if (set.isEmpty()) {
-        all.add(new Setting(stored.id(), Radio.of(model), 0));
-      }
-      set.forEach((how, count) -> all.add(new Setting(stored.id(),
-          new Radio(model, model.coverage().lock((String) how.get(0)), Optional.empty(), (Boolean) how.get(1)), count)));
+
+    /** One unit: its key, and how it is to be in this version of its data. */
+    public record Unit(long id, long club, int version, String serial, Radio radio) {}
+
+    /** The models that have tables of tones of their own, with their tones in the order of the models' own numbers. */
+    public Map<String, List<Tone>> toneTables(long club) {
+        Map<String, List<Tone>> tables = new LinkedHashMap<>();
+        store.models(club).stream()
+                .flatMap(each -> readable(each).stream())
+                .filter(model -> !model.tones().table().isEmpty())
+                .forEach(model -> tables.put(model.name(), model.tones().table()));
+        return tables;
     }
-    return all;
-  }
 
-  /**
-   * Makes sure that a model of a group can be set so.
-   *
-   * @param lock name of the setting; empty for none in particular
-   */
-  public void settable(long club, long model, String lock) {
-    RadioModel found = store.models(club).stream().filter(each -> each.id() == model).findFirst().flatMap(Fleet::readable)
-        .orElseThrow(() -> new Missing("A radio that you chose"));
-    if (!lock.isEmpty() && found.coverage().lock(lock).isEmpty()) {
-      throw new Refused(found.name() + " has no setting “" + lock + "”. Choose one of " + found.coverage().lockModes().stream().map(LockMode::name).toList() + ".");
+    /** Every model in every setting that units have; a model without units in no particular setting. */
+    public List<Setting> settings(long club) {
+        List<Setting> all = new ArrayList<>();
+        Map<Long, Map<List<Object>, Integer>> units = new LinkedHashMap<>();
+        for (RadioStore.StoredUnit unit : store.units(club)) {
+            units.computeIfAbsent(unit.modelId(), any -> new LinkedHashMap<>())
+                    .merge(List.of(unit.lock(), unit.inhibited()), 1, Integer::sum);
+        }
+        for (RadioStore.StoredModel stored : store.models(club)) {
+            Optional<RadioModel> read = readable(stored);
+            if (read.isEmpty()) {
+                continue; // the page of the radios says so, and a list that is meant for it cannot be judged
+            }
+            RadioModel model = read.get();
+            Map<List<Object>, Integer> set = units.getOrDefault(stored.id(), Map.of());
+            if (set.isEmpty()) {
+                all.add(new Setting(stored.id(), Radio.of(model), 0));
+            }
+            set.forEach((how, count) -> all.add(new Setting(
+                    stored.id(),
+                    new Radio(
+                            model, model.coverage().lock((String) how.get(0)), Optional.empty(), (Boolean) how.get(1)),
+                    count)));
+        }
+        return all;
     }
-  }
 
-  /** A model as it is set, with how many units are set so now. */
-  public Setting setting(long club, long model, String lock, boolean inhibited) {
-    return settings(club).stream().filter(each -> each.model() == model && each.radio().inhibited() == inhibited
-            && each.radio().lock().map(LockMode::name).orElse("").equals(lock)).findFirst()
-        .orElseGet(() -> {
-          RadioModel found = model(store.modelOf(model));
-          return new Setting(model, new Radio(found, found.coverage().lock(lock), Optional.empty(), inhibited), 0);
-        });
-  }
-
-  /** How a unit is set now. */
-  public Setting settingOf(long unit) {
-    RadioStore.StoredUnit stored = store.unitOf(unit);
-    return setting(stored.clubId(), stored.modelId(), stored.lock(), stored.inhibited());
-  }
-
-  /** A radio by its key and label. */
-  public record Named(long id, String label) {}
-
-  /** The units of a group that are set so. */
-  public List<Named> unitsOf(long club, Setting setting) {
-    return store.units(club).stream().filter(unit -> unit.modelId() == setting.model() && unit.inhibited() == setting.radio().inhibited()
-        && unit.lock().equals(setting.radio().lock().map(LockMode::name).orElse(""))).map(unit -> new Named(unit.id(), unit.label())).toList();
-  }
-
-  /** The files of the models of a group, by key. */
-  public Map<Long, String> bodies(long club) {
-    Map<Long, String> bodies = new LinkedHashMap<>();
-    store.models(club).forEach(model -> bodies.put(model.id(), model.body()));
-    return bodies;
-  }
-
-  static RadioModel model(RadioStore.StoredModel stored) {
-    return RadioReader.model(stored.body().getBytes(StandardCharsets.UTF_8));
-  }
-
-  /** A model, unless it was entered before all of it was checked, and cannot be. */
-  static Optional<RadioModel> readable(RadioStore.StoredModel stored) {
-    try {
-      return Optional.of(model(stored));
-    } catch (FileProblem e) {
-      return Optional.empty();
+    /**
+     * Makes sure that a model of a group can be set so.
+     *
+     * @param lock name of the setting; empty for none in particular
+     */
+    public void settable(long club, long model, String lock) {
+        RadioModel found = store.models(club).stream()
+                .filter(each -> each.id() == model)
+                .findFirst()
+                .flatMap(Fleet::readable)
+                .orElseThrow(() -> new Missing("A radio that you chose"));
+        if (!lock.isEmpty() && found.coverage().lock(lock).isEmpty()) {
+            throw new Refused(found.name() + " has no setting “" + lock + "”. Choose one of "
+                    + found.coverage().lockModes().stream().map(LockMode::name).toList() + ".");
+        }
     }
-  }
 
-  static Radio radio(RadioStore.StoredUnit unit, RadioModel model) {
-    Optional<LockMode> lock = model.coverage().lock(unit.lock());
-    return new Radio(model, lock, Optional.of(unit.label()), unit.inhibited());
-  }
-
-  /** Makes sure that the account is in the group. */
-  public void visible(long account, long club) {
-    if (!accounts.isMember(account, club)) {
-      throw new Missing("The group");
+    /** A model as it is set, with how many units are set so now. */
+    public Setting setting(long club, long model, String lock, boolean inhibited) {
+        return settings(club).stream()
+                .filter(each -> each.model() == model
+                        && each.radio().inhibited() == inhibited
+                        && each.radio().lock().map(LockMode::name).orElse("").equals(lock))
+                .findFirst()
+                .orElseGet(() -> {
+                    RadioModel found = model(store.modelOf(model));
+                    return new Setting(
+                            model, new Radio(found, found.coverage().lock(lock), Optional.empty(), inhibited), 0);
+                });
     }
-  }
 
-  /** A model that the account may see. */
-  public RadioModel model(long account, long model) {
-    return store.model(account, model).map(Fleet::model).orElseThrow(() -> new Missing("The model"));
-  }
+    /** How a unit is set now. */
+    public Setting settingOf(long unit) {
+        RadioStore.StoredUnit stored = store.unitOf(unit);
+        return setting(stored.clubId(), stored.modelId(), stored.lock(), stored.inhibited());
+    }
 
-  /** A unit that the account may see. */
-  public Unit unit(long account, long unit) {
-    return unit(store.unit(account, unit).orElseThrow(() -> new Missing("The radio")));
-  }
+    /** A radio by its key and label. */
+    public record Named(long id, String label) {}
 
-  /** A unit, for work that somebody was allowed to begin. */
-  public Unit unitOf(long unit) {
-    return unit(store.unitOf(unit));
-  }
+    /** The units of a group that are set so. */
+    public List<Named> unitsOf(long club, Setting setting) {
+        return store.units(club).stream()
+                .filter(unit -> unit.modelId() == setting.model()
+                        && unit.inhibited() == setting.radio().inhibited()
+                        && unit.lock()
+                                .equals(setting.radio()
+                                        .lock()
+                                        .map(LockMode::name)
+                                        .orElse("")))
+                .map(unit -> new Named(unit.id(), unit.label()))
+                .toList();
+    }
 
-  private Unit unit(RadioStore.StoredUnit stored) {
-    return new Unit(stored.id(), stored.clubId(), stored.version(), stored.serial(), radio(stored, model(store.modelOf(stored.modelId()))));
-  }
+    /** The files of the models of a group, by key. */
+    public Map<Long, String> bodies(long club) {
+        Map<Long, String> bodies = new LinkedHashMap<>();
+        store.models(club).forEach(model -> bodies.put(model.id(), model.body()));
+        return bodies;
+    }
 
-  /** Who has a radio. */
-  public record Custody(long unit, long party, String name) {}
+    static RadioModel model(RadioStore.StoredModel stored) {
+        return RadioReader.model(stored.body().getBytes(StandardCharsets.UTF_8));
+    }
 
-  /** Who has the radios of a group, by radio; those on the shelf are not among them. */
-  public Map<Long, Custody> custody(long club) {
-    Map<Long, Custody> out = new LinkedHashMap<>();
-    store.out(club).forEach(each -> out.put(each.unit(), new Custody(each.unit(), each.party(), each.name())));
-    return out;
-  }
+    /** A model, unless it was entered before all of it was checked, and cannot be. */
+    static Optional<RadioModel> readable(RadioStore.StoredModel stored) {
+        try {
+            return Optional.of(model(stored));
+        } catch (FileProblem e) {
+            return Optional.empty();
+        }
+    }
 
-  /** Keeps who has which radio, and the roster, as they are until the transaction ends. */
-  public void hold(long club) {
-    store.hold(club);
-  }
+    static Radio radio(RadioStore.StoredUnit unit, RadioModel model) {
+        Optional<LockMode> lock = model.coverage().lock(unit.lock());
+        return new Radio(model, lock, Optional.of(unit.label()), unit.inhibited());
+    }
 
-  /** Whether a radio whose transmitter is to be off was found to key nowhere since it was last changed. */
-  public boolean isChecked(long unit) {
-    return store.lastGoodInhibit(unit).isPresent();
-  }
+    /** Makes sure that the account is in the group. */
+    public void visible(long account, long club) {
+        if (!accounts.isMember(account, club)) {
+            throw new Missing("The group");
+        }
+    }
 
-  /** A radio as it is known to be: its transmitter counts as off when it was tried. */
-  public Radio asItIs(long unit) {
-    Radio said = unitOf(unit).radio();
-    return new Radio(said.model(), said.lock(), said.label(), said.inhibited() && isChecked(unit));
-  }
+    /** A model that the account may see. */
+    public RadioModel model(long account, long model) {
+        return store.model(account, model).map(Fleet::model).orElseThrow(() -> new Missing("The model"));
+    }
 
-  /** Why a radio may not be handed out or written; empty when nothing speaks against it. */
-  public Optional<String> held(long club, long unit) {
-    return store.outOfTolerance(club).stream().filter(each -> each.unit() == unit).map(RadioStore.OutOfTolerance::message).findFirst();
-  }
+    /** A unit that the account may see. */
+    public Unit unit(long account, long unit) {
+        return unit(store.unit(account, unit).orElseThrow(() -> new Missing("The radio")));
+    }
+
+    /** A unit, for work that somebody was allowed to begin. */
+    public Unit unitOf(long unit) {
+        return unit(store.unitOf(unit));
+    }
+
+    private Unit unit(RadioStore.StoredUnit stored) {
+        return new Unit(
+                stored.id(),
+                stored.clubId(),
+                stored.version(),
+                stored.serial(),
+                radio(stored, model(store.modelOf(stored.modelId()))));
+    }
+
+    /** Who has a radio. */
+    public record Custody(long unit, long party, String name) {}
+
+    /** Who has the radios of a group, by radio; those on the shelf are not among them. */
+    public Map<Long, Custody> custody(long club) {
+        Map<Long, Custody> out = new LinkedHashMap<>();
+        store.out(club).forEach(each -> out.put(each.unit(), new Custody(each.unit(), each.party(), each.name())));
+        return out;
+    }
+
+    /** Keeps who has which radio, and the roster, as they are until the transaction ends. */
+    public void hold(long club) {
+        store.hold(club);
+    }
+
+    /** Whether a radio whose transmitter is to be off was found to key nowhere since it was last changed. */
+    public boolean isChecked(long unit) {
+        return store.lastGoodInhibit(unit).isPresent();
+    }
+
+    /** A radio as it is known to be: its transmitter counts as off when it was tried. */
+    public Radio asItIs(long unit) {
+        Radio said = unitOf(unit).radio();
+        return new Radio(said.model(), said.lock(), said.label(), said.inhibited() && isChecked(unit));
+    }
+
+    /** Why a radio may not be handed out or written; empty when nothing speaks against it. */
+    public Optional<String> held(long club, long unit) {
+        return store.outOfTolerance(club).stream()
+                .filter(each -> each.unit() == unit)
+                .map(RadioStore.OutOfTolerance::message)
+                .findFirst();
+    }
 }

@@ -29,61 +29,104 @@ import tools.jackson.databind.json.JsonMapper;
 @RestController
 class MeasurementController {
 
-  private static final JsonMapper JSON = JsonMapper.builder().annotationIntrospector(EnumWords.INTROSPECTOR).build();
+    private static final JsonMapper JSON =
+            JsonMapper.builder().annotationIntrospector(EnumWords.INTROSPECTOR).build();
 
-  private final RadioStore store;
-  private final MeasurementStore measurements;
-  private final Clock clock;
-  private final Rulebooks rulebooks;
+    private final RadioStore store;
+    private final MeasurementStore measurements;
+    private final Clock clock;
+    private final Rulebooks rulebooks;
 
-  MeasurementController(RadioStore store, MeasurementStore measurements, Clock clock, Rulebooks rulebooks) {
-    this.rulebooks = rulebooks;
-    this.store = store;
-    this.measurements = measurements;
-    this.clock = clock;
-  }
-
-  /** A measurement with its verdict, in or out. */
-  record MeasurementView(long id, String kind, String title, String unit, String mhz, String nominal, String measured, boolean in, String message,
-      List<ToleranceLine> sum, String source, OffsetDateTime at, String by) {}
-
-  /** A line of a sum. */
-  record ToleranceLine(Sum.LineRole role, String sign, String amount, String unit, String label) {}
-
-  /** What can be measured. */
-  record MeasurementKind(String kind, String title, String unit) {}
-
-  /** The measurements of a radio, the newest first, and what can be measured. */
-  record Measurements(List<MeasurementView> all, List<MeasurementKind> kinds) {}
-
-  /** A measurement as it is entered; nominal is the rated power, the nominal frequency or the fundamental's power. */
-  record Measured(@NotBlank @Size(max = 30) String kind, @NotBlank @Size(max = 20) String mhz, boolean narrow, @NotNull @Size(max = 20) String nominal,
-      @NotBlank @Size(max = 20) String measured) {}
-
-  @GetMapping("/api/units/{unit}/measurements")
-  Measurements all(Account asking, @PathVariable long unit) {
-    if (store.unit(asking.id(), unit).isEmpty()) {
-      throw new Missing("The radio");
+    MeasurementController(RadioStore store, MeasurementStore measurements, Clock clock, Rulebooks rulebooks) {
+        this.rulebooks = rulebooks;
+        this.store = store;
+        this.measurements = measurements;
+        this.clock = clock;
     }
-    return new Measurements(measurements.of(unit).stream().map(MeasurementController::view).toList(),
-        Arrays.stream(Measurement.Kind.values()).map(each -> new MeasurementKind(each.key(), each.title(), each.unit())).toList());
-  }
 
-  @PostMapping("/api/units/{unit}/measurements")
-  @ResponseStatus(HttpStatus.CREATED)
-  MeasurementView add(Account asking, @PathVariable long unit, @Valid @RequestBody Measured given) {
-    long account = asking.id();
-    RadioStore.StoredUnit stored = store.unit(account, unit).orElseThrow(() -> new Missing("The radio"));
-    Measuring measuring = Measuring.of(given, Fleet.model(store.modelOf(stored.modelId())), rulebooks.ofGroup(stored.clubId()).on(LocalDate.now(clock)));
-    long id = measurements.add(unit, account, measuring, OffsetDateTime.now(clock));
-    return measurements.of(unit).stream().filter(each -> each.id() == id).map(MeasurementController::view).findFirst().orElseThrow();
-  }
+    /** A measurement with its verdict, in or out. */
+    record MeasurementView(
+            long id,
+            String kind,
+            String title,
+            String unit,
+            String mhz,
+            String nominal,
+            String measured,
+            boolean in,
+            String message,
+            List<ToleranceLine> sum,
+            String source,
+            OffsetDateTime at,
+            String by) {}
 
-  private static MeasurementView view(MeasurementStore.Kept kept) {
-    Measurement.Kind kind = Arrays.stream(Measurement.Kind.values()).filter(each -> each.key().equals(kept.kind())).findFirst().orElseThrow();
-    JsonNode lines = JSON.readTree(kept.sum());
-    return new MeasurementView(kept.id(), kept.kind(), kind.title(), kind.unit(), kept.mhz(), kept.nominal(), kept.measured(), kept.verdict().equals("in"),
-        kept.message(), java.util.stream.StreamSupport.stream(lines.spliterator(), false).map(each -> JSON.treeToValue(each, ToleranceLine.class)).toList(),
-        kept.source(), kept.at(), kept.by());
-  }
+    /** A line of a sum. */
+    record ToleranceLine(Sum.LineRole role, String sign, String amount, String unit, String label) {}
+
+    /** What can be measured. */
+    record MeasurementKind(String kind, String title, String unit) {}
+
+    /** The measurements of a radio, the newest first, and what can be measured. */
+    record Measurements(List<MeasurementView> all, List<MeasurementKind> kinds) {}
+
+    /** A measurement as it is entered; nominal is the rated power, the nominal frequency or the fundamental's power. */
+    record Measured(
+            @NotBlank @Size(max = 30) String kind,
+            @NotBlank @Size(max = 20) String mhz,
+            boolean narrow,
+            @NotNull @Size(max = 20) String nominal,
+            @NotBlank @Size(max = 20) String measured) {}
+
+    @GetMapping("/api/units/{unit}/measurements")
+    Measurements all(Account asking, @PathVariable long unit) {
+        if (store.unit(asking.id(), unit).isEmpty()) {
+            throw new Missing("The radio");
+        }
+        return new Measurements(
+                measurements.of(unit).stream().map(MeasurementController::view).toList(),
+                Arrays.stream(Measurement.Kind.values())
+                        .map(each -> new MeasurementKind(each.key(), each.title(), each.unit()))
+                        .toList());
+    }
+
+    @PostMapping("/api/units/{unit}/measurements")
+    @ResponseStatus(HttpStatus.CREATED)
+    MeasurementView add(Account asking, @PathVariable long unit, @Valid @RequestBody Measured given) {
+        long account = asking.id();
+        RadioStore.StoredUnit stored = store.unit(account, unit).orElseThrow(() -> new Missing("The radio"));
+        Measuring measuring = Measuring.of(
+                given,
+                Fleet.model(store.modelOf(stored.modelId())),
+                rulebooks.ofGroup(stored.clubId()).on(LocalDate.now(clock)));
+        long id = measurements.add(unit, account, measuring, OffsetDateTime.now(clock));
+        return measurements.of(unit).stream()
+                .filter(each -> each.id() == id)
+                .map(MeasurementController::view)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private static MeasurementView view(MeasurementStore.Kept kept) {
+        Measurement.Kind kind = Arrays.stream(Measurement.Kind.values())
+                .filter(each -> each.key().equals(kept.kind()))
+                .findFirst()
+                .orElseThrow();
+        JsonNode lines = JSON.readTree(kept.sum());
+        return new MeasurementView(
+                kept.id(),
+                kept.kind(),
+                kind.title(),
+                kind.unit(),
+                kept.mhz(),
+                kept.nominal(),
+                kept.measured(),
+                kept.verdict().equals("in"),
+                kept.message(),
+                java.util.stream.StreamSupport.stream(lines.spliterator(), false)
+                        .map(each -> JSON.treeToValue(each, ToleranceLine.class))
+                        .toList(),
+                kept.source(),
+                kept.at(),
+                kept.by());
+    }
 }

@@ -2,7 +2,6 @@ package org.wache.server.radios;
 
 import java.time.OffsetDateTime;
 import java.util.List;
-import java.util.Locale;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import org.wache.server.log.Logbook;
@@ -13,45 +12,99 @@ import tools.jackson.databind.json.JsonMapper;
 @Repository
 class MeasurementStore {
 
-  private static final JsonMapper JSON = JsonMapper.builder().annotationIntrospector(EnumWords.INTROSPECTOR).build();
+    private static final JsonMapper JSON =
+            JsonMapper.builder().annotationIntrospector(EnumWords.INTROSPECTOR).build();
 
-  private final JdbcClient jdbc;
-  private final Logbook log;
+    private final JdbcClient jdbc;
+    private final Logbook log;
 
-  MeasurementStore(JdbcClient jdbc, Logbook log) {
-    this.jdbc = jdbc;
-    this.log = log;
-  }
+    MeasurementStore(JdbcClient jdbc, Logbook log) {
+        this.jdbc = jdbc;
+        this.log = log;
+    }
 
-  /** A measurement as it is kept; sum is JSON. */
-  record Kept(long id, String kind, String mhz, String nominal, String measured, String verdict, String sum, String message, String source,
-      OffsetDateTime at, String by) {}
+    /** A measurement as it is kept; sum is JSON. */
+    record Kept(
+            long id,
+            String kind,
+            String mhz,
+            String nominal,
+            String measured,
+            String verdict,
+            String sum,
+            String message,
+            String source,
+            OffsetDateTime at,
+            String by) {}
 
-  private record RadioName(long club, String label) {}
+    private record RadioName(long club, String label) {}
 
-  List<Kept> of(long unit) {
-    return jdbc.sql("""
+    List<Kept> of(long unit) {
+        return jdbc.sql(
+                        """
             select measurement.id, kind, mhz, nominal, measured, verdict, sum, message, source, at, account.name as by
             from measurement join account on account.id = measurement.account_id where unit_id = :unit order by measurement.id desc
             """)
-        .param("unit", unit).query((row, n) -> new Kept(row.getLong("id"), row.getString("kind"), row.getString("mhz"), row.getString("nominal"),
-            row.getString("measured"), row.getString("verdict"), row.getString("sum"), row.getString("message"), row.getString("source"),
-            row.getObject("at", OffsetDateTime.class), row.getString("by"))).list();
-  }
+                .param("unit", unit)
+                .query((row, n) -> new Kept(
+                        row.getLong("id"),
+                        row.getString("kind"),
+                        row.getString("mhz"),
+                        row.getString("nominal"),
+                        row.getString("measured"),
+                        row.getString("verdict"),
+                        row.getString("sum"),
+                        row.getString("message"),
+                        row.getString("source"),
+                        row.getObject("at", OffsetDateTime.class),
+                        row.getString("by")))
+                .list();
+    }
 
-  long add(long unit, long account, Measuring measuring, OffsetDateTime at) {
-    String sum = JSON.writeValueAsString(measuring.judged().sum().lines().stream().map(line -> new MeasurementController.ToleranceLine( line.role(), line.sign(), line.amount(), line.unit(), line.label())).toList());
-    long id = jdbc.sql("""
+    long add(long unit, long account, Measuring measuring, OffsetDateTime at) {
+        String sum = JSON.writeValueAsString(measuring.judged().sum().lines().stream()
+                .map(line -> new MeasurementController.ToleranceLine(
+                        line.role(), line.sign(), line.amount(), line.unit(), line.label()))
+                .toList());
+        long id = jdbc.sql(
+                        """
             insert into measurement (unit_id, kind, mhz, nominal, measured, verdict, sum, message, source, account_id, at)
             values (:unit, :kind, :mhz, :nominal, :measured, :verdict, :sum::jsonb, :message, :source, :account, :at) returning id
             """)
-        .param("unit", unit).param("kind", measuring.measurement().kind().key()).param("mhz", measuring.measurement().at().megahertz()).param("nominal", measuring.nominal())
-        .param("measured", measuring.measured()).param("verdict", measuring.judged().in() ? "in" : "out").param("sum", sum).param("message", measuring.judged().message())
-        .param("source", measuring.judged().source()).param("account", account).param("at", at).query(Long.class).single();
-    RadioName radio = jdbc.sql("select club_id as club, label from radio_unit where id = :unit").param("unit", unit).query(RadioName.class).single();
-    log.add(account, radio.club(), new Logbook.Deed(Logbook.Kind.RADIO, unit, radio.label(), measuring.measurement().kind().title() + " measured, "
-        + (measuring.judged().in() ? "in" : "out of") + " tolerance", null, JSON.writeValueAsString(java.util.Map.of("mhz",
-            measuring.measurement().at().megahertz(), "nominal", measuring.nominal(), "measured", measuring.measured()))));
-    return id;
-  }
+                .param("unit", unit)
+                .param("kind", measuring.measurement().kind().key())
+                .param("mhz", measuring.measurement().at().megahertz())
+                .param("nominal", measuring.nominal())
+                .param("measured", measuring.measured())
+                .param("verdict", measuring.judged().in() ? "in" : "out")
+                .param("sum", sum)
+                .param("message", measuring.judged().message())
+                .param("source", measuring.judged().source())
+                .param("account", account)
+                .param("at", at)
+                .query(Long.class)
+                .single();
+        RadioName radio = jdbc.sql("select club_id as club, label from radio_unit where id = :unit")
+                .param("unit", unit)
+                .query(RadioName.class)
+                .single();
+        log.add(
+                account,
+                radio.club(),
+                new Logbook.Deed(
+                        Logbook.Kind.RADIO,
+                        unit,
+                        radio.label(),
+                        measuring.measurement().kind().title() + " measured, "
+                                + (measuring.judged().in() ? "in" : "out of") + " tolerance",
+                        null,
+                        JSON.writeValueAsString(java.util.Map.of(
+                                "mhz",
+                                measuring.measurement().at().megahertz(),
+                                "nominal",
+                                measuring.nominal(),
+                                "measured",
+                                measuring.measured()))));
+        return id;
+    }
 }

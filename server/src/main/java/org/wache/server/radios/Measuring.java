@@ -24,47 +24,73 @@ import org.wache.signal.Frequency;
  */
 record Measuring(Measurement measurement, String nominal, String measured, Judged judged) {
 
-  private static final double MOST = 1e6;
+    private static final double MOST = 1e6;
 
-  /**
-   * Understands and judges a measurement on a radio of a model.
-   *
-   * @throws Refused when it cannot be understood
-   */
-  static Measuring of(MeasurementController.Measured given, RadioModel model, Edition edition) {
-    Measurement measurement = measurement(given);
-    Judged judged = new Tolerance(edition, service(model, edition, measurement.at())).judge(measurement)
-        .orElseThrow(() -> new Refused("The rulebook has no limit for " + measurement.kind().title().toLowerCase(Locale.ROOT) + " there."));
-    return new Measuring(measurement, given.nominal().strip(), given.measured().strip(), judged);
-  }
-
-  /** The service in which a radio of this model is used there: one that it is certified for, else the one that the band plan is for. */
-  static String service(RadioModel model, Edition edition, Frequency at) {
-    List<String> parts = model.certifiedFor().orElse(List.of());
-    return edition.servicesAt(at).stream().filter(service -> service.traits().certification()
-            .filter(wanted -> wanted.parts().stream().anyMatch(parts::contains)).isPresent())
-        .map(Service::id).findFirst().orElse(edition.plan().service());
-  }
-
-  private static Measurement measurement(MeasurementController.Measured given) {
-    Measurement.Kind kind = Arrays.stream(Measurement.Kind.values()).filter(each -> each.key().equals(given.kind())).findFirst()
-        .orElseThrow(() -> new Refused("“" + given.kind() + "” cannot be measured; these can: "
-            + Arrays.stream(Measurement.Kind.values()).map(Measurement.Kind::key).toList() + "."));
-    Frequency at = Frequency.ofMegahertz(given.mhz().strip())
-        .orElseThrow(() -> new Refused("“" + given.mhz() + "” is no frequency in MHz. Write it like 146.520."));
-    boolean compared = kind == Measurement.Kind.OUTPUT_POWER || kind == Measurement.Kind.SPURIOUS;
-    double nominal = kind == Measurement.Kind.FREQUENCY_ERROR ? at.hertz() / 1e6 : compared ? figure(given.nominal(), kind.title() + " needs the "
-        + (kind == Measurement.Kind.SPURIOUS ? "mean power of the fundamental" : "rated power") + " in W, such as 5.") : 0;
-    return new Measurement(kind, at, given.narrow(), nominal, figure(given.measured(), "“" + given.measured() + "” is no figure. Write it like 4.6."));
-  }
-
-  private static double figure(String text, String otherwise) {
-    Optional<Double> value = Optional.empty();
-    try {
-      value = Optional.of(new BigDecimal(text.strip()).doubleValue()).filter(each -> each > 0 && each < MOST);
-    } catch (NumberFormatException e) {
-      // told below
+    /**
+     * Understands and judges a measurement on a radio of a model.
+     *
+     * @throws Refused when it cannot be understood
+     */
+    static Measuring of(MeasurementController.Measured given, RadioModel model, Edition edition) {
+        Measurement measurement = measurement(given);
+        Judged judged = new Tolerance(edition, service(model, edition, measurement.at()))
+                .judge(measurement)
+                .orElseThrow(() -> new Refused("The rulebook has no limit for "
+                        + measurement.kind().title().toLowerCase(Locale.ROOT) + " there."));
+        return new Measuring(
+                measurement, given.nominal().strip(), given.measured().strip(), judged);
     }
-    return value.orElseThrow(() -> new Refused(otherwise));
-  }
+
+    /** The service in which a radio of this model is used there: one that it is certified for, else the one that the band plan is for. */
+    static String service(RadioModel model, Edition edition, Frequency at) {
+        List<String> parts = model.certifiedFor().orElse(List.of());
+        return edition.servicesAt(at).stream()
+                .filter(service -> service.traits()
+                        .certification()
+                        .filter(wanted -> wanted.parts().stream().anyMatch(parts::contains))
+                        .isPresent())
+                .map(Service::id)
+                .findFirst()
+                .orElse(edition.plan().service());
+    }
+
+    private static Measurement measurement(MeasurementController.Measured given) {
+        Measurement.Kind kind = Arrays.stream(Measurement.Kind.values())
+                .filter(each -> each.key().equals(given.kind()))
+                .findFirst()
+                .orElseThrow(() -> new Refused("“" + given.kind() + "” cannot be measured; these can: "
+                        + Arrays.stream(Measurement.Kind.values())
+                                .map(Measurement.Kind::key)
+                                .toList() + "."));
+        Frequency at = Frequency.ofMegahertz(given.mhz().strip())
+                .orElseThrow(() -> new Refused("“" + given.mhz() + "” is no frequency in MHz. Write it like 146.520."));
+        boolean compared = kind == Measurement.Kind.OUTPUT_POWER || kind == Measurement.Kind.SPURIOUS;
+        double nominal = kind == Measurement.Kind.FREQUENCY_ERROR
+                ? at.hertz() / 1e6
+                : compared
+                        ? figure(
+                                given.nominal(),
+                                kind.title() + " needs the "
+                                        + (kind == Measurement.Kind.SPURIOUS
+                                                ? "mean power of the fundamental"
+                                                : "rated power")
+                                        + " in W, such as 5.")
+                        : 0;
+        return new Measurement(
+                kind,
+                at,
+                given.narrow(),
+                nominal,
+                figure(given.measured(), "“" + given.measured() + "” is no figure. Write it like 4.6."));
+    }
+
+    private static double figure(String text, String otherwise) {
+        Optional<Double> value = Optional.empty();
+        try {
+            value = Optional.of(new BigDecimal(text.strip()).doubleValue()).filter(each -> each > 0 && each < MOST);
+        } catch (NumberFormatException e) {
+            // told below
+        }
+        return value.orElseThrow(() -> new Refused(otherwise));
+    }
 }

@@ -15,5 +15,10 @@ import org.wache.server.web.OneLine;
  * @param inhibited whether its transmitter is to be off: for a child or a listener
  * @param owner whose it is
  */
-public record UnitDraft(long model, @OneLine @NotBlank @Size(max = 60) String serial, @OneLine @NotBlank @Size(max = 60) String label,
-    @NotNull @Size(max = 60) String lock, boolean inhibited, @NotNull @Size(max = 120) String owner) {}
+public record UnitDraft(
+        long model,
+        @OneLine @NotBlank @Size(max = 60) String serial,
+        @OneLine @NotBlank @Size(max = 60) String label,
+        @NotNull @Size(max = 60) String lock,
+        boolean inhibited,
+        @NotNull @Size(max = 120) String owner) {}

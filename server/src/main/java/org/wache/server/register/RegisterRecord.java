@@ -16,6 +16,11 @@ import java.util.Optional;
  * @param granted first day
  * @param expires last day
  */
-public record RegisterRecord(String callSign, String name, String service,
-    @JsonProperty("class") @Schema(nullable = true) Optional<String> licenceClass, String status,
-    @Schema(nullable = true) Optional<LocalDate> granted, @Schema(nullable = true) Optional<LocalDate> expires) {}
+public record RegisterRecord(
+        String callSign,
+        String name,
+        String service,
+        @JsonProperty("class") @Schema(nullable = true) Optional<String> licenceClass,
+        String status,
+        @Schema(nullable = true) Optional<LocalDate> granted,
+        @Schema(nullable = true) Optional<LocalDate> expires) {}

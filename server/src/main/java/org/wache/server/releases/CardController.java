@@ -21,38 +21,45 @@ import org.wache.server.web.Refused;
 @RestController
 class CardController {
 
-  private final CardLinks links;
-  private final HolderCards cards;
-  private final RosterService roster;
+    private final CardLinks links;
+    private final HolderCards cards;
+    private final RosterService roster;
 
-  CardController(CardLinks links, HolderCards cards, RosterService roster) {
-    this.links = links;
-    this.cards = cards;
-    this.roster = roster;
-  }
+    CardController(CardLinks links, HolderCards cards, RosterService roster) {
+        this.links = links;
+        this.cards = cards;
+        this.roster = roster;
+    }
 
-  /** What the address of a card holds after its #: it is sent in the body, so that no log of a server has it. */
-  record CardToken(@NotBlank @Size(max = 60) String token) {}
+    /** What the address of a card holds after its #: it is sent in the body, so that no log of a server has it. */
+    record CardToken(@NotBlank @Size(max = 60) String token) {}
 
-  @PostMapping("/api/card")
-  HolderCards.HolderCard card(@Valid @RequestBody CardToken given) {
-    CardLinks.Whose whose = links.whose(given.token()).orElseThrow(() -> new Refused("This address was ended, or is not whole. Ask the coordinator for a new card."));
-    return cards.of(whose.club(), whose.party(), whose.name());
-  }
+    @PostMapping("/api/card")
+    HolderCards.HolderCard card(@Valid @RequestBody CardToken given) {
+        CardLinks.Whose whose = links.whose(given.token())
+                .orElseThrow(() ->
+                        new Refused("This address was ended, or is not whole. Ask the coordinator for a new card."));
+        return cards.of(whose.club(), whose.party(), whose.name());
+    }
 
-  @GetMapping("/api/groups/{group}/card")
-  HolderCards.HolderCard own(Account asking, @PathVariable long group) {
-    CardLinks.Whose whose = links.own(asking.id(), group)
-        .orElseThrow(() -> new Refused("Nobody has said who of the roster you are. A coordinator does that under People."));
-    return cards.of(whose.club(), whose.party(), whose.name());
-  }
+    @GetMapping("/api/groups/{group}/card")
+    HolderCards.HolderCard own(Account asking, @PathVariable long group) {
+        CardLinks.Whose whose = links.own(asking.id(), group)
+                .orElseThrow(() -> new Refused(
+                        "Nobody has said who of the roster you are. A coordinator does that under People."));
+        return cards.of(whose.club(), whose.party(), whose.name());
+    }
 
-  /** Ends the address that is printed on someone's card. */
-  @DeleteMapping("/api/parties/{party}/card-link")
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  void end(Account asking, @PathVariable long party) {
-    long account = asking.id();
-    Party whose = roster.party(account, party);
-    links.end(account, links.clubOf(party).orElseThrow(() -> new Missing("The entry of the roster")), party, whose.name());
-  }
+    /** Ends the address that is printed on someone's card. */
+    @DeleteMapping("/api/parties/{party}/card-link")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void end(Account asking, @PathVariable long party) {
+        long account = asking.id();
+        Party whose = roster.party(account, party);
+        links.end(
+                account,
+                links.clubOf(party).orElseThrow(() -> new Missing("The entry of the roster")),
+                party,
+                whose.name());
+    }
 }

@@ -33,243 +33,345 @@ import org.wache.server.web.Refused;
 @Service
 public class Gating {
 
-  private static final int LONGEST_REASON = 500;
-  private static final int KEPT = 2_000;
+    private static final int LONGEST_REASON = 500;
+    private static final int KEPT = 2_000;
 
-  private final Freezing freezing;
-  private final WaiverStore waivers;
-  private final ReleaseStore releases;
-  private final Logbook log;
-  private final Clock clock;
-  private final Rulebooks rulebooks;
-  private final Map<List<Object>, Brief> briefs = Collections.synchronizedMap(new Newest<>(KEPT));
+    private final Freezing freezing;
+    private final WaiverStore waivers;
+    private final ReleaseStore releases;
+    private final Logbook log;
+    private final Clock clock;
+    private final Rulebooks rulebooks;
+    private final Map<List<Object>, Brief> briefs = Collections.synchronizedMap(new Newest<>(KEPT));
 
-  Gating(Freezing freezing, WaiverStore waivers, ReleaseStore releases, Logbook log, Clock clock, Rulebooks rulebooks) {
-    this.rulebooks = rulebooks;
-    this.freezing = freezing;
-    this.waivers = waivers;
-    this.releases = releases;
-    this.log = log;
-    this.clock = clock;
-  }
-
-  /**
-   * A list before the gate.
-   *
-   * @param state the sum over what would go out
-   * @param signOff the newest word of a second person, for whichever state
-   */
-  record Stand(Freezing.Frozen frozen, Gate gate, List<WaiverStore.Kept> waivers, String state, Optional<WaiverStore.SignOff> signOff) {
-
-    /** The word, if it is for what would go out now. */
-    Optional<WaiverStore.SignOff> signed() {
-      return signOff.filter(each -> each.state().equals(state));
+    Gating(
+            Freezing freezing,
+            WaiverStore waivers,
+            ReleaseStore releases,
+            Logbook log,
+            Clock clock,
+            Rulebooks rulebooks) {
+        this.rulebooks = rulebooks;
+        this.freezing = freezing;
+        this.waivers = waivers;
+        this.releases = releases;
+        this.log = log;
+        this.clock = clock;
     }
 
-    /** Whether all but the second person's word is there. */
-    boolean complete() {
-      return gate.passes() && !frozen.models().isEmpty() && !frozen.entries().isEmpty();
-    }
-  }
+    /**
+     * A list before the gate.
+     *
+     * @param state the sum over what would go out
+     * @param signOff the newest word of a second person, for whichever state
+     */
+    record Stand(
+            Freezing.Frozen frozen,
+            Gate gate,
+            List<WaiverStore.Kept> waivers,
+            String state,
+            Optional<WaiverStore.SignOff> signOff) {
 
-  /** A list as it stands before the gate. */
-  @Transactional(readOnly = true)
-  Stand stand(long account, long list) {
-    return stand(freezing.seen(account, list));
-  }
+        /** The word, if it is for what would go out now. */
+        Optional<WaiverStore.SignOff> signed() {
+            return signOff.filter(each -> each.state().equals(state));
+        }
 
-  /** How a list stands before the gate, in short; differs from its newest release when it was ever released. */
-  record Brief(String name, List<String> missing, boolean complete, boolean signed, String lastChange, boolean differs) {}
+        /** Whether all but the second person's word is there. */
+        boolean complete() {
+            return gate.passes()
+                    && !frozen.models().isEmpty()
+                    && !frozen.entries().isEmpty();
+        }
+    }
 
-  /** As {@link #stand}, in short: kept as long as nothing changes on which it depends. */
-  @Transactional(readOnly = true)
-  Brief brief(long account, long list) {
-    List<Object> key = List.of(list, waivers.dependsOn(list), rulebooks.version(), LocalDate.now(clock));
-    Brief known = briefs.get(key);
-    if (known == null) {
-      Stand stand = stand(account, list);
-      known = new Brief(stand.frozen().name(), missing(stand), stand.complete(), stand.signed().isPresent(), stand.frozen().last().name(),
-          since(stand).map(each -> !each.isNothing()).orElse(false));
-      briefs.put(key, known);
+    /** A list as it stands before the gate. */
+    @Transactional(readOnly = true)
+    Stand stand(long account, long list) {
+        return stand(freezing.seen(account, list));
     }
-    return known;
-  }
 
-  /** What differs from the newest release of the list; nothing when there is none. */
-  Optional<SinceRelease> since(Stand stand) {
-    return releases.newest(stand.frozen().list()).flatMap(head -> {
-      try {
-        return Optional.of(SinceRelease.of(ReleaseFile.read(releases.body(head.id()).getBytes(StandardCharsets.UTF_8)), stand.frozen(), stand.gate().waivers()));
-      } catch (FileProblem old) {
-        return Optional.empty(); // it cannot be read any more: its own page says so
-      }
-    });
-  }
+    /** How a list stands before the gate, in short; differs from its newest release when it was ever released. */
+    record Brief(
+            String name, List<String> missing, boolean complete, boolean signed, String lastChange, boolean differs) {}
 
-  private Stand stand(Freezing.Frozen frozen) {
-    List<WaiverStore.Kept> kept = waivers.standing(frozen.list());
-    Gate gate = Gate.of(frozen.parts().stream().map(part -> new Gate.Part(part.name(), part.audit())).toList(),
-        frozen.models().stream().map(model -> new Gate.Meant(model.name(), model.audit())).toList(), kept.stream().map(WaiverStore.Kept::waiver).toList(),
-        frozen.on());
-    return new Stand(frozen, gate, kept, ReleaseWriter.state(content(frozen, gate)), waivers.signOff(frozen.list()));
-  }
+    /** As {@link #stand}, in short: kept as long as nothing changes on which it depends. */
+    @Transactional(readOnly = true)
+    Brief brief(long account, long list) {
+        List<Object> key = List.of(list, waivers.dependsOn(list), rulebooks.version(), LocalDate.now(clock));
+        Brief known = briefs.get(key);
+        if (known == null) {
+            Stand stand = stand(account, list);
+            known = new Brief(
+                    stand.frozen().name(),
+                    missing(stand),
+                    stand.complete(),
+                    stand.signed().isPresent(),
+                    stand.frozen().last().name(),
+                    since(stand).map(each -> !each.isNothing()).orElse(false));
+            briefs.put(key, known);
+        }
+        return known;
+    }
 
-  private static ReleaseContent content(Freezing.Frozen frozen, Gate gate) {
-    return new ReleaseContent(frozen.group(), frozen.name(), frozen.version(), frozen.overlayVersion(), frozen.on(),
-        frozen.parts().stream().map(part -> new ReleaseContent.PartContent(part.name(), part.context(), part.audit())).toList(),
-        frozen.models().stream().map(model -> new ReleaseContent.ModelContent(model.name(), model.body(), model.radio().lock().map(lock -> lock.name()).orElse(""),
-            model.radio().inhibited(), gate.leftOut(model.name()).stream().map(i -> frozen.parts().get(0).audit().entry(i).channel().number()).toList())).toList(),
-        gate.waivers());
-  }
+    /** What differs from the newest release of the list; nothing when there is none. */
+    Optional<SinceRelease> since(Stand stand) {
+        return releases.newest(stand.frozen().list()).flatMap(head -> {
+            try {
+                return Optional.of(SinceRelease.of(
+                        ReleaseFile.read(releases.body(head.id()).getBytes(StandardCharsets.UTF_8)),
+                        stand.frozen(),
+                        stand.gate().waivers()));
+            } catch (FileProblem old) {
+                return Optional.empty(); // it cannot be read any more: its own page says so
+            }
+        });
+    }
 
-  /** Lets queries stand, or leaves entries out of models: by name and with a reason, for the findings as they were seen. */
-  @Transactional
-  public int waive(Account by, long list, List<String> prints, String reason, Optional<LocalDate> until) {
-    Freezing.Frozen frozen = freezing.held(by.id(), list);
-    Stand stand = stand(frozen);
-    String said = reasonable(reason);
-    if (until.filter(day -> day.isBefore(frozen.on())).isPresent()) {
-      throw new Refused("A waiver that ends on " + until.get() + " would count for nothing: that day is over.");
+    private Stand stand(Freezing.Frozen frozen) {
+        List<WaiverStore.Kept> kept = waivers.standing(frozen.list());
+        Gate gate = Gate.of(
+                frozen.parts().stream()
+                        .map(part -> new Gate.Part(part.name(), part.audit()))
+                        .toList(),
+                frozen.models().stream()
+                        .map(model -> new Gate.Meant(model.name(), model.audit()))
+                        .toList(),
+                kept.stream().map(WaiverStore.Kept::waiver).toList(),
+                frozen.on());
+        return new Stand(
+                frozen, gate, kept, ReleaseWriter.state(content(frozen, gate)), waivers.signOff(frozen.list()));
     }
-    Map<String, List<String>> told = new LinkedHashMap<>();
-    Map<String, Matter> open = new HashMap<>();
-    stand.gate().matters().forEach(each -> open.put(each.matter().print(), each.matter()));
-    for (String print : prints.stream().distinct().toList()) {
-      Matter matter = Optional.ofNullable(open.get(print)).orElseThrow(() -> new Refused("What you would waive is no longer found so: the list was changed"
-          + " meanwhile. Nothing was saved: look at what is found now."));
-      if (matter.kind() == Matter.Kind.HOLD) {
-        throw new Refused("Entry " + matter.channel().number() + " is on hold: " + matter.message() + " A hold is cured, never waived.");
-      }
-      waivers.add(list, frozen.entries().get(matter.position()), matter, said, until, by.id());
-      told.computeIfAbsent(matter.kind() == Matter.Kind.MISFIT ? "left out of " + matter.model() : "waived: " + matter.rule().text(), any -> new ArrayList<>())
-          .add(matter.channel().number());
-    }
-    told.forEach((what, entries) -> log.add(by.id(), frozen.club(), Logbook.Deed.of(Logbook.Kind.RELEASE, list, frozen.name(),
-        (entries.size() == 1 ? "entry " : "entries ") + String.join(", ", entries) + " " + what + ". " + said + until.map(day -> " Until " + day + ".").orElse(""))));
-    return prints.size();
-  }
 
-  private static String reasonable(String reason) {
-    String said = reason.strip();
-    if (said.length() < 5 || said.length() > LONGEST_REASON || said.chars().anyMatch(c -> Character.isISOControl(c) && c != '\n')) {
-      throw new Refused("Say in a sentence why it may stand: up to " + LONGEST_REASON + " characters that somebody else understands later.");
+    private static ReleaseContent content(Freezing.Frozen frozen, Gate gate) {
+        return new ReleaseContent(
+                frozen.group(),
+                frozen.name(),
+                frozen.version(),
+                frozen.overlayVersion(),
+                frozen.on(),
+                frozen.parts().stream()
+                        .map(part -> new ReleaseContent.PartContent(part.name(), part.context(), part.audit()))
+                        .toList(),
+                frozen.models().stream()
+                        .map(model -> new ReleaseContent.ModelContent(
+                                model.name(),
+                                model.body(),
+                                model.radio().lock().map(lock -> lock.name()).orElse(""),
+                                model.radio().inhibited(),
+                                gate.leftOut(model.name()).stream()
+                                        .map(i -> frozen.parts()
+                                                .get(0)
+                                                .audit()
+                                                .entry(i)
+                                                .channel()
+                                                .number())
+                                        .toList()))
+                        .toList(),
+                gate.waivers());
     }
-    return said;
-  }
 
-  /** Ends a waiver; what it settled is open again. */
-  @Transactional
-  public void endWaiver(Account by, long waiver) {
-    WaiverStore.Kept kept = waivers.one(waiver).orElseThrow(() -> new Missing("The waiver"));
-    Freezing.Frozen frozen = freezing.held(by.id(), kept.list());
-    if (!waivers.end(waiver, by.id())) {
-      throw new Refused("Somebody ended this waiver just now.");
+    /** Lets queries stand, or leaves entries out of models: by name and with a reason, for the findings as they were seen. */
+    @Transactional
+    public int waive(Account by, long list, List<String> prints, String reason, Optional<LocalDate> until) {
+        Freezing.Frozen frozen = freezing.held(by.id(), list);
+        Stand stand = stand(frozen);
+        String said = reasonable(reason);
+        if (until.filter(day -> day.isBefore(frozen.on())).isPresent()) {
+            throw new Refused("A waiver that ends on " + until.get() + " would count for nothing: that day is over.");
+        }
+        Map<String, List<String>> told = new LinkedHashMap<>();
+        Map<String, Matter> open = new HashMap<>();
+        stand.gate().matters().forEach(each -> open.put(each.matter().print(), each.matter()));
+        for (String print : prints.stream().distinct().toList()) {
+            Matter matter = Optional.ofNullable(open.get(print))
+                    .orElseThrow(() -> new Refused("What you would waive is no longer found so: the list was changed"
+                            + " meanwhile. Nothing was saved: look at what is found now."));
+            if (matter.kind() == Matter.Kind.HOLD) {
+                throw new Refused("Entry " + matter.channel().number() + " is on hold: " + matter.message()
+                        + " A hold is cured, never waived.");
+            }
+            waivers.add(list, frozen.entries().get(matter.position()), matter, said, until, by.id());
+            told.computeIfAbsent(
+                            matter.kind() == Matter.Kind.MISFIT
+                                    ? "left out of " + matter.model()
+                                    : "waived: " + matter.rule().text(),
+                            any -> new ArrayList<>())
+                    .add(matter.channel().number());
+        }
+        told.forEach((what, entries) -> log.add(
+                by.id(),
+                frozen.club(),
+                Logbook.Deed.of(
+                        Logbook.Kind.RELEASE,
+                        list,
+                        frozen.name(),
+                        (entries.size() == 1 ? "entry " : "entries ") + String.join(", ", entries) + " " + what + ". "
+                                + said + until.map(day -> " Until " + day + ".").orElse(""))));
+        return prints.size();
     }
-    log.add(by.id(), frozen.club(), Logbook.Deed.of(Logbook.Kind.RELEASE, kept.list(), frozen.name(),
-        "waiver ended: entry " + kept.waiver().number() + ", " + kept.waiver().rule()));
-  }
 
-  /** Why somebody cannot sign; nothing when they can. */
-  Optional<String> whyNotSigning(Stand stand, long account) {
-    if (!stand.complete()) {
-      return Optional.of("What is missing above comes first.");
+    private static String reasonable(String reason) {
+        String said = reason.strip();
+        if (said.length() < 5
+                || said.length() > LONGEST_REASON
+                || said.chars().anyMatch(c -> Character.isISOControl(c) && c != '\n')) {
+            throw new Refused("Say in a sentence why it may stand: up to " + LONGEST_REASON
+                    + " characters that somebody else understands later.");
+        }
+        return said;
     }
-    if (stand.frozen().last().account() == account) {
-      return Optional.of("You made the last change of it. Somebody else has to look at it.");
-    }
-    List<String> own = stand.gate().matters().stream().flatMap(each -> each.waiver().stream())
-        .filter(waiver -> stand.waivers().stream().anyMatch(kept -> kept.waiver().equals(waiver) && kept.account() == account))
-        .map(waiver -> waiver.number()).distinct().toList();
-    return own.isEmpty() ? Optional.empty() : Optional.of("You gave the waiver for " + (own.size() == 1 ? "entry " : "entries ") + String.join(", ", own)
-        + " yourself. Somebody else has to look at that.");
-  }
 
-  /** A second person's word for the state that they looked at. */
-  @Transactional
-  public void sign(Account by, long list, String state, String note) {
-    Stand stand = stand(freezing.held(by.id(), list));
-    same(stand, state, "sign");
-    whyNotSigning(stand, by.id()).ifPresent(why -> {
-      throw new Refused(why);
-    });
-    waivers.sign(list, state, by.id(), note.strip());
-    log.add(by.id(), stand.frozen().club(), Logbook.Deed.of(Logbook.Kind.RELEASE, list, stand.frozen().name(),
-        "version " + stand.frozen().version() + " signed" + (note.isBlank() ? "" : ": " + note.strip())));
-  }
+    /** Ends a waiver; what it settled is open again. */
+    @Transactional
+    public void endWaiver(Account by, long waiver) {
+        WaiverStore.Kept kept = waivers.one(waiver).orElseThrow(() -> new Missing("The waiver"));
+        Freezing.Frozen frozen = freezing.held(by.id(), kept.list());
+        if (!waivers.end(waiver, by.id())) {
+            throw new Refused("Somebody ended this waiver just now.");
+        }
+        log.add(
+                by.id(),
+                frozen.club(),
+                Logbook.Deed.of(
+                        Logbook.Kind.RELEASE,
+                        kept.list(),
+                        frozen.name(),
+                        "waiver ended: entry " + kept.waiver().number() + ", "
+                                + kept.waiver().rule()));
+    }
 
-  /** Takes the second person's word back; they themselves, or a coordinator. */
-  @Transactional
-  public void unsign(Account by, Role role, long list) {
-    Freezing.Frozen frozen = freezing.held(by.id(), list);
-    WaiverStore.SignOff signOff = waivers.signOff(list).orElseThrow(() -> new Refused("Nobody has signed."));
-    if (signOff.account() != by.id() && role != Role.COORDINATOR) {
-      throw new Forbidden(signOff.by() + " signed. They themselves, or a coordinator, can take it back.");
+    /** Why somebody cannot sign; nothing when they can. */
+    Optional<String> whyNotSigning(Stand stand, long account) {
+        if (!stand.complete()) {
+            return Optional.of("What is missing above comes first.");
+        }
+        if (stand.frozen().last().account() == account) {
+            return Optional.of("You made the last change of it. Somebody else has to look at it.");
+        }
+        List<String> own = stand.gate().matters().stream()
+                .flatMap(each -> each.waiver().stream())
+                .filter(waiver -> stand.waivers().stream()
+                        .anyMatch(kept -> kept.waiver().equals(waiver) && kept.account() == account))
+                .map(waiver -> waiver.number())
+                .distinct()
+                .toList();
+        return own.isEmpty()
+                ? Optional.empty()
+                : Optional.of("You gave the waiver for " + (own.size() == 1 ? "entry " : "entries ")
+                        + String.join(", ", own) + " yourself. Somebody else has to look at that.");
     }
-    waivers.unsign(list, by.id());
-    log.add(by.id(), frozen.club(), Logbook.Deed.of(Logbook.Kind.RELEASE, list, frozen.name(), "signature of " + signOff.by() + " taken back"));
-  }
 
-  private static void same(Stand stand, String state, String what) {
-    if (!stand.state().equals(state)) {
-      throw new Refused("The list, its waivers, the roster or the radios were changed since you looked. Nothing was saved: look again before you " + what + ".");
+    /** A second person's word for the state that they looked at. */
+    @Transactional
+    public void sign(Account by, long list, String state, String note) {
+        Stand stand = stand(freezing.held(by.id(), list));
+        same(stand, state, "sign");
+        whyNotSigning(stand, by.id()).ifPresent(why -> {
+            throw new Refused(why);
+        });
+        waivers.sign(list, state, by.id(), note.strip());
+        log.add(
+                by.id(),
+                stand.frozen().club(),
+                Logbook.Deed.of(
+                        Logbook.Kind.RELEASE,
+                        list,
+                        stand.frozen().name(),
+                        "version " + stand.frozen().version() + " signed"
+                                + (note.isBlank() ? "" : ": " + note.strip())));
     }
-  }
 
-  /** What is missing before a list can go out, in words. */
-  static List<String> missing(Stand stand) {
-    List<String> missing = new ArrayList<>();
-    count(missing, stand.gate().open(Matter.Kind.HOLD), "on hold");
-    count(missing, stand.gate().open(Matter.Kind.QUERY), "with a query that is neither cured nor waived");
-    count(missing, stand.gate().open(Matter.Kind.MISFIT), "unfit for a radio that it is for");
-    if (stand.frozen().models().isEmpty()) {
-      missing.add("nobody has said which radios it is for");
+    /** Takes the second person's word back; they themselves, or a coordinator. */
+    @Transactional
+    public void unsign(Account by, Role role, long list) {
+        Freezing.Frozen frozen = freezing.held(by.id(), list);
+        WaiverStore.SignOff signOff = waivers.signOff(list).orElseThrow(() -> new Refused("Nobody has signed."));
+        if (signOff.account() != by.id() && role != Role.COORDINATOR) {
+            throw new Forbidden(signOff.by() + " signed. They themselves, or a coordinator, can take it back.");
+        }
+        waivers.unsign(list, by.id());
+        log.add(
+                by.id(),
+                frozen.club(),
+                Logbook.Deed.of(
+                        Logbook.Kind.RELEASE, list, frozen.name(), "signature of " + signOff.by() + " taken back"));
     }
-    if (stand.frozen().entries().isEmpty()) {
-      missing.add("the list is empty");
-    }
-    if (stand.signed().isEmpty()) {
-      missing.add("a second person has not signed");
-    }
-    return missing;
-  }
 
-  private static void count(List<String> missing, List<Matter> open, String what) {
-    long entries = open.stream().map(Matter::position).distinct().count();
-    if (entries > 0) {
-      missing.add(entries + (entries == 1 ? " entry is " : " entries are ") + what);
+    private static void same(Stand stand, String state, String what) {
+        if (!stand.state().equals(state)) {
+            throw new Refused(
+                    "The list, its waivers, the roster or the radios were changed since you looked. Nothing was saved: look again before you "
+                            + what + ".");
+        }
     }
-  }
 
-  /** Releases a list as it was looked at. */
-  @Transactional
-  public long release(Account by, long list, String state) {
-    Stand stand = stand(freezing.held(by.id(), list));
-    same(stand, state, "release");
-    List<String> missing = missing(stand);
-    if (!missing.isEmpty()) {
-      throw new Refused("It cannot go out yet: " + String.join("; ", missing) + ".");
+    /** What is missing before a list can go out, in words. */
+    static List<String> missing(Stand stand) {
+        List<String> missing = new ArrayList<>();
+        count(missing, stand.gate().open(Matter.Kind.HOLD), "on hold");
+        count(missing, stand.gate().open(Matter.Kind.QUERY), "with a query that is neither cured nor waived");
+        count(missing, stand.gate().open(Matter.Kind.MISFIT), "unfit for a radio that it is for");
+        if (stand.frozen().models().isEmpty()) {
+            missing.add("nobody has said which radios it is for");
+        }
+        if (stand.frozen().entries().isEmpty()) {
+            missing.add("the list is empty");
+        }
+        if (stand.signed().isEmpty()) {
+            missing.add("a second person has not signed");
+        }
+        return missing;
     }
-    if (releases.isInUse(list, state)) {
-      throw new Refused("Nothing of it was changed since it was released last: that release is in use.");
-    }
-    WaiverStore.SignOff signOff = stand.signed().orElseThrow();
-    int number = releases.nextNumber(list);
-    OffsetDateTime now = OffsetDateTime.now(clock);
-    ReleaseFile file = ReleaseWriter.of(content(stand.frozen(), stand.gate()), new ReleaseWriter.Stamp(number, now, by.name(), signOff.by()));
-    long id = releases.add(stand.frozen(), number, file.text(), file.sum(), state, by.id(), now, signOff.account());
-    log.add(by.id(), stand.frozen().club(), Logbook.Deed.of(Logbook.Kind.RELEASE, id, stand.frozen().name(),
-        "release " + number + " of version " + stand.frozen().version() + ", SHA-256 " + file.sum()));
-    return id;
-  }
 
-  /** Recalls a release: it is no longer to be used, and no radio is loaded with it again. */
-  @Transactional
-  public void recall(Account by, long release, String reason) {
-    ReleaseStore.Head head = releases.one(release).orElseThrow(() -> new Missing("The release"));
-    String said = reasonable(reason);
-    if (!releases.recall(release, by.id(), said)) {
-      throw new Refused("Release " + head.number() + " of " + head.name() + " was recalled already.");
+    private static void count(List<String> missing, List<Matter> open, String what) {
+        long entries = open.stream().map(Matter::position).distinct().count();
+        if (entries > 0) {
+            missing.add(entries + (entries == 1 ? " entry is " : " entries are ") + what);
+        }
     }
-    log.add(by.id(), head.club(), Logbook.Deed.of(Logbook.Kind.RELEASE, release, head.name(), "release " + head.number() + " recalled: " + said));
-  }
+
+    /** Releases a list as it was looked at. */
+    @Transactional
+    public long release(Account by, long list, String state) {
+        Stand stand = stand(freezing.held(by.id(), list));
+        same(stand, state, "release");
+        List<String> missing = missing(stand);
+        if (!missing.isEmpty()) {
+            throw new Refused("It cannot go out yet: " + String.join("; ", missing) + ".");
+        }
+        if (releases.isInUse(list, state)) {
+            throw new Refused("Nothing of it was changed since it was released last: that release is in use.");
+        }
+        WaiverStore.SignOff signOff = stand.signed().orElseThrow();
+        int number = releases.nextNumber(list);
+        OffsetDateTime now = OffsetDateTime.now(clock);
+        ReleaseFile file = ReleaseWriter.of(
+                content(stand.frozen(), stand.gate()), new ReleaseWriter.Stamp(number, now, by.name(), signOff.by()));
+        long id = releases.add(stand.frozen(), number, file.text(), file.sum(), state, by.id(), now, signOff.account());
+        log.add(
+                by.id(),
+                stand.frozen().club(),
+                Logbook.Deed.of(
+                        Logbook.Kind.RELEASE,
+                        id,
+                        stand.frozen().name(),
+                        "release " + number + " of version " + stand.frozen().version() + ", SHA-256 " + file.sum()));
+        return id;
+    }
+
+    /** Recalls a release: it is no longer to be used, and no radio is loaded with it again. */
+    @Transactional
+    public void recall(Account by, long release, String reason) {
+        ReleaseStore.Head head = releases.one(release).orElseThrow(() -> new Missing("The release"));
+        String said = reasonable(reason);
+        if (!releases.recall(release, by.id(), said)) {
+            throw new Refused("Release " + head.number() + " of " + head.name() + " was recalled already.");
+        }
+        log.add(
+                by.id(),
+                head.club(),
+                Logbook.Deed.of(
+                        Logbook.Kind.RELEASE, release, head.name(), "release " + head.number() + " recalled: " + said));
+    }
 }

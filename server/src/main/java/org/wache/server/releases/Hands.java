@@ -22,88 +22,104 @@ import org.wache.server.web.Refused;
 @Component
 public class Hands {
 
-  private final ReleaseStore store;
-  private final Rulebooks rulebooks;
-  private final Clock clock;
+    private final ReleaseStore store;
+    private final Rulebooks rulebooks;
+    private final Clock clock;
 
-  Hands(ReleaseStore store, Rulebooks rulebooks, Clock clock) {
-    this.store = store;
-    this.rulebooks = rulebooks;
-    this.clock = clock;
-  }
-
-  /**
-   * A release, read once for many radios.
-   *
-   * @param parts the list itself first, then its variants
-   */
-  public record Opened(long release, long club, String list, ReleaseFile file, List<ReleaseFile.Part> parts, String overlay) {
-
-    /** What a part is called. */
-    public String name(String part) {
-      return part.isEmpty() ? list : part;
+    Hands(ReleaseStore store, Rulebooks rulebooks, Clock clock) {
+        this.store = store;
+        this.rulebooks = rulebooks;
+        this.clock = clock;
     }
 
-    ReleaseFile.Part part(String name) {
-      return parts.stream().filter(each -> each.name().equals(name)).findFirst().orElseThrow(() -> new Missing("This part of the release"));
+    /**
+     * A release, read once for many radios.
+     *
+     * @param parts the list itself first, then its variants
+     */
+    public record Opened(
+            long release, long club, String list, ReleaseFile file, List<ReleaseFile.Part> parts, String overlay) {
+
+        /** What a part is called. */
+        public String name(String part) {
+            return part.isEmpty() ? list : part;
+        }
+
+        ReleaseFile.Part part(String name) {
+            return parts.stream()
+                    .filter(each -> each.name().equals(name))
+                    .findFirst()
+                    .orElseThrow(() -> new Missing("This part of the release"));
+        }
+
+        /** Whether it has a part of this name. */
+        public boolean has(String name) {
+            return parts.stream().anyMatch(each -> each.name().equals(name));
+        }
     }
 
-    /** Whether it has a part of this name. */
-    public boolean has(String name) {
-      return parts.stream().anyMatch(each -> each.name().equals(name));
+    /** One of the roster. */
+    public record Person(long id, String name, String licences) {}
+
+    /** Opens a release that is in use. */
+    public Opened open(Releases.InUse release) {
+        return open(release.id(), release.club(), release.name(), release.file());
     }
-  }
 
-  /** One of the roster. */
-  public record Person(long id, String name, String licences) {}
+    /** Opens any release that there ever was: what is in a radio may be an older one. */
+    Opened open(long club, long release) {
+        return open(
+                release,
+                club,
+                store.one(release).orElseThrow().name(),
+                ReleaseFile.read(store.body(release).getBytes(StandardCharsets.UTF_8)));
+    }
 
-  /** Opens a release that is in use. */
-  public Opened open(Releases.InUse release) {
-    return open(release.id(), release.club(), release.name(), release.file());
-  }
+    private Opened open(long release, long club, String list, ReleaseFile file) {
+        return new Opened(
+                release, club, list, file, file.parts(), store.standingOf(club).overlayRows());
+    }
 
-  /** Opens any release that there ever was: what is in a radio may be an older one. */
-  Opened open(long club, long release) {
-    return open(release, club, store.one(release).orElseThrow().name(), ReleaseFile.read(store.body(release).getBytes(StandardCharsets.UTF_8)));
-  }
+    /** Someone of a group's roster. */
+    public Person person(long club, long party) {
+        return store.person(club, party)
+                .map(each -> new Person(each.party(), each.name(), each.licences()))
+                .orElseThrow(() -> new Refused("Whom a radio is for has to be in the roster. Enter them there first."));
+    }
 
-  private Opened open(long release, long club, String list, ReleaseFile file) {
-    return new Opened(release, club, list, file, file.parts(), store.standingOf(club).overlayRows());
-  }
+    /** Who has a radio; somebody who is no longer in the roster has no licence. */
+    Person whoHas(long club, long party) {
+        return store.person(club, party)
+                .map(each -> new Person(each.party(), each.name(), each.licences()))
+                .orElseGet(() -> new Person(party, "Somebody who is no longer in the roster", "[]"));
+    }
 
-  /** Someone of a group's roster. */
-  public Person person(long club, long party) {
-    return store.person(club, party).map(each -> new Person(each.party(), each.name(), each.licences()))
-        .orElseThrow(() -> new Refused("Whom a radio is for has to be in the roster. Enter them there first."));
-  }
+    /** The part of a release that someone carries, when they carry one. */
+    public Optional<String> carried(Opened release, Person person) {
+        return store.carriedPart(release.release(), person.id()).filter(release::has);
+    }
 
-  /** Who has a radio; somebody who is no longer in the roster has no licence. */
-  Person whoHas(long club, long party) {
-    return store.person(club, party).map(each -> new Person(each.party(), each.name(), each.licences()))
-        .orElseGet(() -> new Person(party, "Somebody who is no longer in the roster", "[]"));
-  }
+    /** A part in a radio for nobody in particular: as it was released. */
+    public Handed toNobody(Opened release, String part, Radio radio) {
+        AuditContext then = release.file().again(release.part(part)).auditor().context();
+        return Handed.toNobody(new Auditor(Register.ALL, then.forRadios(List.of(radio)))
+                .audit(release.part(part).list()));
+    }
 
-  /** The part of a release that someone carries, when they carry one. */
-  public Optional<String> carried(Opened release, Person person) {
-    return store.carriedPart(release.release(), person.id()).filter(release::has);
-  }
+    /** A part in a radio in the hand of one person, as the rules and their licences are today. */
+    public Handed toOne(Opened release, String part, Radio radio, Person person) {
+        return Handed.toOne(audit(release, part, radio, person));
+    }
 
-  /** A part in a radio for nobody in particular: as it was released. */
-  public Handed toNobody(Opened release, String part, Radio radio) {
-    AuditContext then = release.file().again(release.part(part)).auditor().context();
-    return Handed.toNobody(new Auditor(Register.ALL, then.forRadios(List.of(radio))).audit(release.part(part).list()));
-  }
-
-  /** A part in a radio in the hand of one person, as the rules and their licences are today. */
-  public Handed toOne(Opened release, String part, Radio radio, Person person) {
-    return Handed.toOne(audit(release, part, radio, person));
-  }
-
-  /** A part in a radio in the hand of one person, audited as the rules and their licences are today. */
-  Audit audit(Opened release, String part, Radio radio, Person person) {
-    LocalDate today = LocalDate.now(clock);
-    ContextFile now = Today.of(release.part(part), release.overlay(), new ReleaseStore.Carrier(part, person.id(), person.name(), person.licences()));
-    AuditContext context = now.under(rulebooks.of(release.file().rulebook()).on(today), today, now.holders());
-    return new Auditor(Register.ALL, context.forRadios(List.of(radio))).audit(release.part(part).list());
-  }
+    /** A part in a radio in the hand of one person, audited as the rules and their licences are today. */
+    Audit audit(Opened release, String part, Radio radio, Person person) {
+        LocalDate today = LocalDate.now(clock);
+        ContextFile now = Today.of(
+                release.part(part),
+                release.overlay(),
+                new ReleaseStore.Carrier(part, person.id(), person.name(), person.licences()));
+        AuditContext context = now.under(rulebooks.of(release.file().rulebook()).on(today), today, now.holders());
+        return new Auditor(Register.ALL, context.forRadios(List.of(radio)))
+                .audit(release.part(part).list());
+    }
 }

@@ -47,178 +47,345 @@ import org.wache.signal.Tone;
 @RestController
 class PaperController {
 
-  private static final int SHORT_SUM = 16;
-  private static final int EDGE_SLOTS = 100;
+    private static final int SHORT_SUM = 16;
+    private static final int EDGE_SLOTS = 100;
 
-  private final ReleaseStore store;
-  private final Releases releases;
-  private final HolderCards cards;
-  private final CardLinks links;
-  private final String address;
-  private final Rulebooks rulebooks;
+    private final ReleaseStore store;
+    private final Releases releases;
+    private final HolderCards cards;
+    private final CardLinks links;
+    private final String address;
+    private final Rulebooks rulebooks;
 
-  PaperController(ReleaseStore store, Releases releases, HolderCards cards, CardLinks links, @Value("${wache.address}") String address, Rulebooks rulebooks) {
-    this.rulebooks = rulebooks;
-    this.store = store;
-    this.releases = releases;
-    this.cards = cards;
-    this.links = links;
-    this.address = address;
-  }
-
-  private ReleaseStore.Head head(long release) {
-    return store.one(release).orElseThrow(() -> new Missing("The release"));
-  }
-
-  private static String foot(ReleaseFile file) {
-    return file.list() + " · release " + file.number() + " · " + file.day() + " · rulebook " + file.rulebook() + " " + file.edition() + " · SHA-256 "
-        + ReleaseReport.spaced(file.sum().substring(0, SHORT_SUM)) + " …";
-  }
-
-  private static ResponseEntity<byte[]> pdf(ReleaseFile file, String what, byte[] bytes) {
-    String name = file.list().replaceAll("[^A-Za-z0-9]+", "-").toLowerCase(java.util.Locale.ROOT) + "-" + file.number() + "-" + what + ".pdf";
-    return ResponseEntity.ok().header("Content-Disposition", "inline; filename=\"" + name + "\"").contentType(MediaType.APPLICATION_PDF).body(bytes);
-  }
-
-  /** Where the application is reached: as it is set, or as it was asked. */
-  private String base(HttpServletRequest request) {
-    return address.isBlank() ? request.getRequestURL().toString().replace(request.getRequestURI(), "") : address.replaceFirst("/+$", "");
-  }
-
-  /** Channel cards, for everyone of the roster who carries it, or for one. */
-  @GetMapping(path = "/api/releases/{release}/cards.pdf", produces = "application/pdf")
-  ResponseEntity<byte[]> cards(Account asking, HttpServletRequest request, @PathVariable long release, @RequestParam Optional<Long> party) {
-    ReleaseStore.Head head = head(release);
-    long account = asking.id();
-    ReleaseFile file = releases.file(release);
-    List<ChannelCards.Card> all = new ArrayList<>();
-    for (ReleaseStore.Carrier carrier : cards.carriers(release)) {
-      if (party.isEmpty() || party.get() == carrier.party()) {
-        HolderCards.CardList list = cards.list(head, carrier);
-        all.add(new ChannelCards.Card((carrier.name() + "  " + HolderCards.callSigns(carrier)).strip(), list.name() + ", release " + head.number(),
-            "release " + head.number() + " " + file.sum().substring(0, SHORT_SUM), base(request) + "/card#" + links.token(account, head.club(), carrier.party()),
-            list.entries().stream().map(each -> new ChannelCards.Line(each.number(), each.name(), each.talks(), each.hears(), each.talksOn(), each.sends())).toList()));
-      }
+    PaperController(
+            ReleaseStore store,
+            Releases releases,
+            HolderCards cards,
+            CardLinks links,
+            @Value("${wache.address}") String address,
+            Rulebooks rulebooks) {
+        this.rulebooks = rulebooks;
+        this.store = store;
+        this.releases = releases;
+        this.cards = cards;
+        this.links = links;
+        this.address = address;
     }
-    return pdf(file, "cards", ChannelCards.write(all));
-  }
 
-  /** The full list, with what was found of it and who lets it stand. */
-  @GetMapping(path = "/api/releases/{release}/list.pdf", produces = "application/pdf")
-  ResponseEntity<byte[]> list(@PathVariable long release) {
-    ReleaseFile file = releases.file(release);
-    List<TableSheet.Table> tables = new ArrayList<>();
-    for (int i = 0; i < file.parts().size(); i++) {
-      ReleaseFile.Part part = file.parts().get(i);
-      List<ReleaseFile.Recorded> recorded = file.recorded(i);
-      List<List<String>> rows = new ArrayList<>();
-      for (int n = 0; n < part.list().channels().size(); n++) {
-        rows.add(row(part.list().channels().get(n), recorded.get(n)));
-      }
-      tables.add(new TableSheet.Table(part.name(), new float[] {5, 17, 11, 11, 8, 9, 9, 7, 8, 40},
-          List.of("#No.", "Name", "#Hears", "#Talks on", "Mode", "#Sends", "#Opens on", "#Power", "Verdict", "Found"), rows));
+    private ReleaseStore.Head head(long release) {
+        return store.one(release).orElseThrow(() -> new Missing("The release"));
     }
-    if (!file.waivers().isEmpty()) {
-      tables.add(waivers(file));
+
+    private static String foot(ReleaseFile file) {
+        return file.list() + " · release " + file.number() + " · " + file.day() + " · rulebook " + file.rulebook() + " "
+                + file.edition() + " · SHA-256 "
+                + ReleaseReport.spaced(file.sum().substring(0, SHORT_SUM)) + " …";
     }
-    String carriers = Wording.list(file.parts().get(0).context().holders().stream().map(Holder::name).toList());
-    return pdf(file, "list", TableSheet.write(true, file.list() + ", release " + file.number(), "Carried by " + carriers + ". Released " + file.releasedAt() + " by "
-        + file.releasedBy() + ", signed by " + file.signedBy() + ".\nSHA-256 " + ReleaseReport.spaced(file.sum()), foot(file), tables,
-        "Judged for " + file.day() + ". The rulebook was written from memory: check against the current rules; this tool does not replace your licence terms."));
-  }
 
-  /** What was let stand with one reason is told together. */
-  private static TableSheet.Table waivers(ReleaseFile file) {
-    Map<List<String>, List<Waiver>> together = new LinkedHashMap<>();
-    file.waivers().forEach(waiver -> together.computeIfAbsent(List.of(waiver.rule(), waiver.model(), waiver.reason(), waiver.by() + ", " + waiver.on(),
-        waiver.until().map(Object::toString).orElse("for good")), any -> new ArrayList<>()).add(waiver));
-    List<List<String>> rows = together.entrySet().stream().map(each -> List.of(String.join(", ", each.getValue().stream().map(Waiver::number).toList()),
-        (each.getKey().get(1).isEmpty() ? "" : each.getKey().get(1) + ": ") + (each.getValue().size() == 1 ? each.getValue().get(0).message()
-            : Titles.of(Slug.of(each.getKey().get(0)))), each.getKey().get(2), each.getKey().get(3), each.getKey().get(4))).toList();
-    return new TableSheet.Table("Let stand, by name", new float[] {16, 34, 34, 16, 10},
-        List.of("Entries", "What was found", "Why it may stand", "Who, when", "Until"), rows);
-  }
-
-  private static List<String> row(Channel channel, ReleaseFile.Recorded recorded) {
-    boolean direct = channel.transmit().isPresent() && channel.transmit().equals(channel.receive());
-    return List.of(channel.number(), channel.name(), channel.receive().map(Frequency::megahertz).orElse(""),
-        direct ? "direct" : channel.transmit().map(Frequency::megahertz).orElse("listens"), Wording.emission(channel), channel.sends().map(Tone::text).orElse(""),
-        channel.opensOn().map(Tone::text).orElse(""), channel.power().map(watts -> watts.number() + " W").orElse(""), Wording.capital(recorded.verdict()),
-        recorded.findings().isEmpty() ? channel.text(org.wache.channel.Field.NOTE)
-            : recorded.findings().stream().map(each -> each.message() + " (" + each.source() + ")").reduce((one, other) -> one + " " + other).orElse(""));
-  }
-
-  /** The band edges of the amateur classes that its carriers hold, on the bands that it uses. */
-  @GetMapping(path = "/api/releases/{release}/edges.pdf", produces = "application/pdf")
-  ResponseEntity<byte[]> edges(@PathVariable long release) {
-    ReleaseFile file = releases.file(release);
-    Edition edition = rulebooks.with(file.rulebook(), file.additions()).on(file.day());
-    BandService amateur = edition.planned().orElseThrow(() -> new org.wache.server.web.Refused("The rulebook has no service with bands: there are no edges to print."));
-    Set<String> bands = new TreeSet<>();
-    file.parts().forEach(part -> part.list().channels().forEach(channel -> channel.receive().ifPresent(hears -> amateur.grants().stream()
-        .filter(grant -> grant.span().contains(hears)).forEach(grant -> bands.add(grant.band())))));
-    Set<String> classes = new TreeSet<>(Comparator.comparingInt(amateur.traits()::classIndex));
-    file.parts().forEach(part -> part.context().holders().forEach(holder -> holder.licences().stream().filter(each -> each.service().equals(amateur.id()))
-        .map(Licence::licenceClass).flatMap(Optional::stream).forEach(classes::add)));
-    Map<List<List<String>>, List<String>> alike = new LinkedHashMap<>(); // classes that have the same edges share a table
-    classes.forEach(each -> alike.computeIfAbsent(edges(edition, amateur, each, bands), any -> new ArrayList<>()).add(Wording.capital(each)));
-    List<TableSheet.Table> tables = alike.entrySet().stream().map(each -> new TableSheet.Table(Wording.list(each.getValue()), new float[] {14, 46, 20, 20},
-        List.of("Band", "Sending", "#From, MHz", "#To, MHz"), each.getKey())).toList();
-    return pdf(file, "edges", TableSheet.write(false, "Band edges", "For " + file.list() + ", release " + file.number() + ": the bands that it uses, by the classes that"
-        + " carry it. A signal has to stay inside with its whole width, not with its dial frequency.", foot(file), tables,
-        "Check against the current rules; this card does not replace your licence terms."));
-  }
-
-  /** The edges of a class; what may be sent between the same edges stands in one row. */
-  private static List<List<String>> edges(Edition edition, BandService amateur, String licenceClass, Set<String> bands) {
-    int held = amateur.traits().classIndex(licenceClass);
-    Map<EdgeRow, List<String>> kinds = new TreeMap<>(Comparator.comparingLong((EdgeRow row) -> row.low()).thenComparingLong(EdgeRow::high));
-    EmissionKind.ALL.forEach(kind -> EdgeTable.of(amateur, edition.plan(), held, kind.bits(), bands, EDGE_SLOTS).slots().forEach(slot ->
-        kinds.computeIfAbsent(new EdgeRow(slot.band(), slot.span().low(), slot.span().high()), any -> new ArrayList<>()).add(kind.title())));
-    return kinds.entrySet().stream().map(each -> List.of(each.getKey().band(), String.join(", ", each.getValue()), Frequency.megahertz(each.getKey().low()),
-        Frequency.megahertz(each.getKey().high()))).toList();
-  }
-
-  private record EdgeRow(String band, long low, long high) {}
-
-  /** How its entries are typed into a radio of one of its models. */
-  @GetMapping(path = "/api/releases/{release}/keypad.pdf", produces = "application/pdf")
-  ResponseEntity<byte[]> keypad(@PathVariable long release, @RequestParam String model) {
-    ReleaseFile file = releases.file(release);
-    ReleaseFile.Model chosen = file.models().stream().filter(each -> each.name().equals(model)).findFirst().orElseThrow(() -> new Missing("The model"));
-    RadioModel radio = chosen.radio().model();
-    ReleaseFile.Part part = file.parts().get(0);
-    Memories memories = Memories.of(part.list(), radio.memory());
-    List<KeypadSheet.Entry> entries = new ArrayList<>();
-    for (int i = 0; i < part.list().channels().size(); i++) {
-      entries.add(entry(part.list().channels().get(i), memories.slots().get(i), radio, chosen.leftOut()));
+    private static ResponseEntity<byte[]> pdf(ReleaseFile file, String what, byte[] bytes) {
+        String name = file.list().replaceAll("[^A-Za-z0-9]+", "-").toLowerCase(java.util.Locale.ROOT) + "-"
+                + file.number() + "-" + what + ".pdf";
+        return ResponseEntity.ok()
+                .header("Content-Disposition", "inline; filename=\"" + name + "\"")
+                .contentType(MediaType.APPLICATION_PDF)
+                .body(bytes);
     }
-    return pdf(file, "keypad", KeypadSheet.write(file.list() + " by keypad: " + chosen.name(), "Release " + file.number() + ". An antenna or a dummy load on the radio"
-        + " before its key is pressed.", foot(file), entries));
-  }
 
-  private static KeypadSheet.Entry entry(Channel channel, Memories.Slot slot, RadioModel radio, List<String> leftOut) {
-    String heading = channel.number() + "  " + channel.name() + "  ·  hears " + channel.receive().map(Frequency::megahertz).orElse("")
-        + channel.transmit().filter(f -> !f.equals(channel.receive().orElse(null))).map(f -> ", talks on " + f.megahertz()).orElse("");
-    Optional<Goal> goal = Goal.of(channel, slot.memory(), radio);
-    Optional<String> impossible = leftOut.contains(channel.number()) ? Optional.of("Left out of this model.")
-        : !slot.exists() ? Optional.of("There is no memory for it: " + slot.problem() + ".")
-        : goal.isEmpty() ? Optional.of("Its frequency cannot be read.") : KeypadSteps.impossible(radio, goal.get());
-    List<KeypadSheet.Step> steps = impossible.isPresent() ? List.of() : KeypadSteps.of(radio, goal.orElseThrow()).stream()
-        .map(step -> new KeypadSheet.Step(step.what(), String.join("  ", step.keys()), step.see())).toList();
-    return new KeypadSheet.Entry(heading, impossible.orElse(""), steps);
-  }
+    /** Where the application is reached: as it is set, or as it was asked. */
+    private String base(HttpServletRequest request) {
+        return address.isBlank()
+                ? request.getRequestURL().toString().replace(request.getRequestURI(), "")
+                : address.replaceFirst("/+$", "");
+    }
 
-  /** Which radio has which release, since when, and who has the radio. */
-  @GetMapping(path = "/api/releases/{release}/loads.pdf", produces = "application/pdf")
-  ResponseEntity<byte[]> loads(@PathVariable long release) {
-    ReleaseStore.Head head = head(release);
-    ReleaseFile file = releases.file(release);
-    List<List<String>> rows = store.loads(head.club()).stream().map(load -> List.of(load.label(), load.model(), load.carrier() == null ? "" : load.carrier(),
-        load.at() == null ? "nothing was put into it" : load.listName() + (load.number() == null ? "" : ", release " + load.number())
-            + (load.release() != null && load.release() == release ? "" : load.list() != null && load.list() == head.list() ? " (another)" : ""),
-        load.at() == null ? "" : load.at().toLocalDate().toString(), load.at() == null ? "" : load.verified() ? "read back and keyed" : "written only")).toList();
-    return pdf(file, "loads", TableSheet.write(true, "What is in which radio", head.name() + ", release " + head.number() + ", and every radio of the group as it is now.",
-        foot(file), List.of(new TableSheet.Table("", new float[] {16, 18, 20, 32, 11, 14}, List.of("Radio", "Model", "Who has it", "What is in it", "#Since", "Checked"), rows)), ""));
-  }
+    /** Channel cards, for everyone of the roster who carries it, or for one. */
+    @GetMapping(path = "/api/releases/{release}/cards.pdf", produces = "application/pdf")
+    ResponseEntity<byte[]> cards(
+            Account asking,
+            HttpServletRequest request,
+            @PathVariable long release,
+            @RequestParam Optional<Long> party) {
+        ReleaseStore.Head head = head(release);
+        long account = asking.id();
+        ReleaseFile file = releases.file(release);
+        List<ChannelCards.Card> all = new ArrayList<>();
+        for (ReleaseStore.Carrier carrier : cards.carriers(release)) {
+            if (party.isEmpty() || party.get() == carrier.party()) {
+                HolderCards.CardList list = cards.list(head, carrier);
+                all.add(new ChannelCards.Card(
+                        (carrier.name() + "  " + HolderCards.callSigns(carrier)).strip(),
+                        list.name() + ", release " + head.number(),
+                        "release " + head.number() + " " + file.sum().substring(0, SHORT_SUM),
+                        base(request) + "/card#" + links.token(account, head.club(), carrier.party()),
+                        list.entries().stream()
+                                .map(each -> new ChannelCards.Line(
+                                        each.number(),
+                                        each.name(),
+                                        each.talks(),
+                                        each.hears(),
+                                        each.talksOn(),
+                                        each.sends()))
+                                .toList()));
+            }
+        }
+        return pdf(file, "cards", ChannelCards.write(all));
+    }
+
+    /** The full list, with what was found of it and who lets it stand. */
+    @GetMapping(path = "/api/releases/{release}/list.pdf", produces = "application/pdf")
+    ResponseEntity<byte[]> list(@PathVariable long release) {
+        ReleaseFile file = releases.file(release);
+        List<TableSheet.Table> tables = new ArrayList<>();
+        for (int i = 0; i < file.parts().size(); i++) {
+            ReleaseFile.Part part = file.parts().get(i);
+            List<ReleaseFile.Recorded> recorded = file.recorded(i);
+            List<List<String>> rows = new ArrayList<>();
+            for (int n = 0; n < part.list().channels().size(); n++) {
+                rows.add(row(part.list().channels().get(n), recorded.get(n)));
+            }
+            tables.add(new TableSheet.Table(
+                    part.name(),
+                    new float[] {5, 17, 11, 11, 8, 9, 9, 7, 8, 40},
+                    List.of(
+                            "#No.",
+                            "Name",
+                            "#Hears",
+                            "#Talks on",
+                            "Mode",
+                            "#Sends",
+                            "#Opens on",
+                            "#Power",
+                            "Verdict",
+                            "Found"),
+                    rows));
+        }
+        if (!file.waivers().isEmpty()) {
+            tables.add(waivers(file));
+        }
+        String carriers = Wording.list(file.parts().get(0).context().holders().stream()
+                .map(Holder::name)
+                .toList());
+        return pdf(
+                file,
+                "list",
+                TableSheet.write(
+                        true,
+                        file.list() + ", release " + file.number(),
+                        "Carried by " + carriers + ". Released " + file.releasedAt() + " by " + file.releasedBy()
+                                + ", signed by " + file.signedBy() + ".\nSHA-256 " + ReleaseReport.spaced(file.sum()),
+                        foot(file),
+                        tables,
+                        "Judged for " + file.day()
+                                + ". The rulebook was written from memory: check against the current rules; this tool does not replace your licence terms."));
+    }
+
+    /** What was let stand with one reason is told together. */
+    private static TableSheet.Table waivers(ReleaseFile file) {
+        Map<List<String>, List<Waiver>> together = new LinkedHashMap<>();
+        file.waivers().forEach(waiver -> together.computeIfAbsent(
+                        List.of(
+                                waiver.rule(),
+                                waiver.model(),
+                                waiver.reason(),
+                                waiver.by() + ", " + waiver.on(),
+                                waiver.until().map(Object::toString).orElse("for good")),
+                        any -> new ArrayList<>())
+                .add(waiver));
+        List<List<String>> rows = together.entrySet().stream()
+                .map(each -> List.of(
+                        String.join(
+                                ", ",
+                                each.getValue().stream().map(Waiver::number).toList()),
+                        (each.getKey().get(1).isEmpty() ? "" : each.getKey().get(1) + ": ")
+                                + (each.getValue().size() == 1
+                                        ? each.getValue().get(0).message()
+                                        : Titles.of(Slug.of(each.getKey().get(0)))),
+                        each.getKey().get(2),
+                        each.getKey().get(3),
+                        each.getKey().get(4)))
+                .toList();
+        return new TableSheet.Table(
+                "Let stand, by name",
+                new float[] {16, 34, 34, 16, 10},
+                List.of("Entries", "What was found", "Why it may stand", "Who, when", "Until"),
+                rows);
+    }
+
+    private static List<String> row(Channel channel, ReleaseFile.Recorded recorded) {
+        boolean direct = channel.transmit().isPresent() && channel.transmit().equals(channel.receive());
+        return List.of(
+                channel.number(),
+                channel.name(),
+                channel.receive().map(Frequency::megahertz).orElse(""),
+                direct ? "direct" : channel.transmit().map(Frequency::megahertz).orElse("listens"),
+                Wording.emission(channel),
+                channel.sends().map(Tone::text).orElse(""),
+                channel.opensOn().map(Tone::text).orElse(""),
+                channel.power().map(watts -> watts.number() + " W").orElse(""),
+                Wording.capital(recorded.verdict()),
+                recorded.findings().isEmpty()
+                        ? channel.text(org.wache.channel.Field.NOTE)
+                        : recorded.findings().stream()
+                                .map(each -> each.message() + " (" + each.source() + ")")
+                                .reduce((one, other) -> one + " " + other)
+                                .orElse(""));
+    }
+
+    /** The band edges of the amateur classes that its carriers hold, on the bands that it uses. */
+    @GetMapping(path = "/api/releases/{release}/edges.pdf", produces = "application/pdf")
+    ResponseEntity<byte[]> edges(@PathVariable long release) {
+        ReleaseFile file = releases.file(release);
+        Edition edition = rulebooks.with(file.rulebook(), file.additions()).on(file.day());
+        BandService amateur = edition.planned()
+                .orElseThrow(() -> new org.wache.server.web.Refused(
+                        "The rulebook has no service with bands: there are no edges to print."));
+        Set<String> bands = new TreeSet<>();
+        file.parts().forEach(part -> part.list().channels().forEach(channel -> channel.receive()
+                .ifPresent(hears -> amateur.grants().stream()
+                        .filter(grant -> grant.span().contains(hears))
+                        .forEach(grant -> bands.add(grant.band())))));
+        Set<String> classes = new TreeSet<>(Comparator.comparingInt(amateur.traits()::classIndex));
+        file.parts().forEach(part -> part.context().holders().forEach(holder -> holder.licences().stream()
+                .filter(each -> each.service().equals(amateur.id()))
+                .map(Licence::licenceClass)
+                .flatMap(Optional::stream)
+                .forEach(classes::add)));
+        Map<List<List<String>>, List<String>> alike =
+                new LinkedHashMap<>(); // classes that have the same edges share a table
+        classes.forEach(each -> alike.computeIfAbsent(edges(edition, amateur, each, bands), any -> new ArrayList<>())
+                .add(Wording.capital(each)));
+        List<TableSheet.Table> tables = alike.entrySet().stream()
+                .map(each -> new TableSheet.Table(
+                        Wording.list(each.getValue()),
+                        new float[] {14, 46, 20, 20},
+                        List.of("Band", "Sending", "#From, MHz", "#To, MHz"),
+                        each.getKey()))
+                .toList();
+        return pdf(
+                file,
+                "edges",
+                TableSheet.write(
+                        false,
+                        "Band edges",
+                        "For " + file.list() + ", release " + file.number()
+                                + ": the bands that it uses, by the classes that"
+                                + " carry it. A signal has to stay inside with its whole width, not with its dial frequency.",
+                        foot(file),
+                        tables,
+                        "Check against the current rules; this card does not replace your licence terms."));
+    }
+
+    /** The edges of a class; what may be sent between the same edges stands in one row. */
+    private static List<List<String>> edges(
+            Edition edition, BandService amateur, String licenceClass, Set<String> bands) {
+        int held = amateur.traits().classIndex(licenceClass);
+        Map<EdgeRow, List<String>> kinds = new TreeMap<>(
+                Comparator.comparingLong((EdgeRow row) -> row.low()).thenComparingLong(EdgeRow::high));
+        EmissionKind.ALL.forEach(kind -> EdgeTable.of(amateur, edition.plan(), held, kind.bits(), bands, EDGE_SLOTS)
+                .slots()
+                .forEach(slot -> kinds.computeIfAbsent(
+                                new EdgeRow(
+                                        slot.band(),
+                                        slot.span().low(),
+                                        slot.span().high()),
+                                any -> new ArrayList<>())
+                        .add(kind.title())));
+        return kinds.entrySet().stream()
+                .map(each -> List.of(
+                        each.getKey().band(),
+                        String.join(", ", each.getValue()),
+                        Frequency.megahertz(each.getKey().low()),
+                        Frequency.megahertz(each.getKey().high())))
+                .toList();
+    }
+
+    private record EdgeRow(String band, long low, long high) {}
+
+    /** How its entries are typed into a radio of one of its models. */
+    @GetMapping(path = "/api/releases/{release}/keypad.pdf", produces = "application/pdf")
+    ResponseEntity<byte[]> keypad(@PathVariable long release, @RequestParam String model) {
+        ReleaseFile file = releases.file(release);
+        ReleaseFile.Model chosen = file.models().stream()
+                .filter(each -> each.name().equals(model))
+                .findFirst()
+                .orElseThrow(() -> new Missing("The model"));
+        RadioModel radio = chosen.radio().model();
+        ReleaseFile.Part part = file.parts().get(0);
+        Memories memories = Memories.of(part.list(), radio.memory());
+        List<KeypadSheet.Entry> entries = new ArrayList<>();
+        for (int i = 0; i < part.list().channels().size(); i++) {
+            entries.add(entry(part.list().channels().get(i), memories.slots().get(i), radio, chosen.leftOut()));
+        }
+        return pdf(
+                file,
+                "keypad",
+                KeypadSheet.write(
+                        file.list() + " by keypad: " + chosen.name(),
+                        "Release " + file.number() + ". An antenna or a dummy load on the radio"
+                                + " before its key is pressed.",
+                        foot(file),
+                        entries));
+    }
+
+    private static KeypadSheet.Entry entry(
+            Channel channel, Memories.Slot slot, RadioModel radio, List<String> leftOut) {
+        String heading = channel.number() + "  " + channel.name() + "  ·  hears "
+                + channel.receive().map(Frequency::megahertz).orElse("")
+                + channel.transmit()
+                        .filter(f -> !f.equals(channel.receive().orElse(null)))
+                        .map(f -> ", talks on " + f.megahertz())
+                        .orElse("");
+        Optional<Goal> goal = Goal.of(channel, slot.memory(), radio);
+        Optional<String> impossible = leftOut.contains(channel.number())
+                ? Optional.of("Left out of this model.")
+                : !slot.exists()
+                        ? Optional.of("There is no memory for it: " + slot.problem() + ".")
+                        : goal.isEmpty()
+                                ? Optional.of("Its frequency cannot be read.")
+                                : KeypadSteps.impossible(radio, goal.get());
+        List<KeypadSheet.Step> steps = impossible.isPresent()
+                ? List.of()
+                : KeypadSteps.of(radio, goal.orElseThrow()).stream()
+                        .map(step -> new KeypadSheet.Step(step.what(), String.join("  ", step.keys()), step.see()))
+                        .toList();
+        return new KeypadSheet.Entry(heading, impossible.orElse(""), steps);
+    }
+
+    /** Which radio has which release, since when, and who has the radio. */
+    @GetMapping(path = "/api/releases/{release}/loads.pdf", produces = "application/pdf")
+    ResponseEntity<byte[]> loads(@PathVariable long release) {
+        ReleaseStore.Head head = head(release);
+        ReleaseFile file = releases.file(release);
+        List<List<String>> rows = store.loads(head.club()).stream()
+                .map(load -> List.of(
+                        load.label(),
+                        load.model(),
+                        load.carrier() == null ? "" : load.carrier(),
+                        load.at() == null
+                                ? "nothing was put into it"
+                                : load.listName()
+                                        + (load.number() == null ? "" : ", release " + load.number())
+                                        + (load.release() != null && load.release() == release
+                                                ? ""
+                                                : load.list() != null && load.list() == head.list()
+                                                        ? " (another)"
+                                                        : ""),
+                        load.at() == null ? "" : load.at().toLocalDate().toString(),
+                        load.at() == null ? "" : load.verified() ? "read back and keyed" : "written only"))
+                .toList();
+        return pdf(
+                file,
+                "loads",
+                TableSheet.write(
+                        true,
+                        "What is in which radio",
+                        head.name() + ", release " + head.number() + ", and every radio of the group as it is now.",
+                        foot(file),
+                        List.of(new TableSheet.Table(
+                                "",
+                                new float[] {16, 18, 20, 32, 11, 14},
+                                List.of("Radio", "Model", "Who has it", "What is in it", "#Since", "Checked"),
+                                rows)),
+                        ""));
+    }
 }

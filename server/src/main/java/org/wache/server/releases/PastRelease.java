@@ -13,28 +13,31 @@ import org.wache.server.accounts.Account;
 @Component
 public class PastRelease {
 
-  private final Gating gating;
+    private final Gating gating;
 
-  PastRelease(Gating gating) {
-    this.gating = gating;
-  }
+    PastRelease(Gating gating) {
+        this.gating = gating;
+    }
 
-  /** Why queries of these rules may stand. */
-  public record Reasons(Map<String, String> byRule) {}
+    /** Why queries of these rules may stand. */
+    public record Reasons(Map<String, String> byRule) {}
 
-  /** Waives queries of which the reason is known; those of other rules stay open. */
-  public void waive(Account by, long list, Reasons reasons) {
-    Map<String, List<String>> prints = new HashMap<>();
-    gating.stand(by.id(), list).gate().matters().stream().filter(Gate.Settled::open).map(Gate.Settled::matter)
-        .filter(matter -> reasons.byRule().containsKey(matter.rule().text()))
-        .forEach(matter -> prints.computeIfAbsent(matter.rule().text(), any -> new ArrayList<>()).add(matter.print()));
-    prints.forEach((rule, of) -> gating.waive(by, list, of, reasons.byRule().get(rule), Optional.empty()));
-  }
+    /** Waives queries of which the reason is known; those of other rules stay open. */
+    public void waive(Account by, long list, Reasons reasons) {
+        Map<String, List<String>> prints = new HashMap<>();
+        gating.stand(by.id(), list).gate().matters().stream()
+                .filter(Gate.Settled::open)
+                .map(Gate.Settled::matter)
+                .filter(matter -> reasons.byRule().containsKey(matter.rule().text()))
+                .forEach(matter -> prints.computeIfAbsent(matter.rule().text(), any -> new ArrayList<>())
+                        .add(matter.print()));
+        prints.forEach((rule, of) -> gating.waive(by, list, of, reasons.byRule().get(rule), Optional.empty()));
+    }
 
-  /** Signs and releases a list as it is. */
-  public long release(Account by, Account second, long list) {
-    String state = gating.stand(by.id(), list).state();
-    gating.sign(second, list, state, "");
-    return gating.release(by, list, state);
-  }
+    /** Signs and releases a list as it is. */
+    public long release(Account by, Account second, long list) {
+        String state = gating.stand(by.id(), list).state();
+        gating.sign(second, list, state, "");
+        return gating.release(by, list, state);
+    }
 }

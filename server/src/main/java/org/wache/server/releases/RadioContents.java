@@ -20,79 +20,94 @@ import org.wache.server.rulebooks.Rulebooks;
 @Component
 class RadioContents implements Contents {
 
-  private static final int KEPT = 5_000;
+    private static final int KEPT = 5_000;
 
-  private final ReleaseStore store;
-  private final Hands hands;
-  private final Fleet fleet;
-  private final Rulebooks rulebooks;
-  private final Clock clock;
-  /** By what an outcome depends on; a later version of any of it makes another key. */
-  private final Map<List<Object>, InHand> known = Collections.synchronizedMap(new Newest<>(KEPT));
+    private final ReleaseStore store;
+    private final Hands hands;
+    private final Fleet fleet;
+    private final Rulebooks rulebooks;
+    private final Clock clock;
+    /** By what an outcome depends on; a later version of any of it makes another key. */
+    private final Map<List<Object>, InHand> known = Collections.synchronizedMap(new Newest<>(KEPT));
 
-  RadioContents(ReleaseStore store, Hands hands, Fleet fleet, Rulebooks rulebooks, Clock clock) {
-    this.store = store;
-    this.hands = hands;
-    this.fleet = fleet;
-    this.rulebooks = rulebooks;
-    this.clock = clock;
-  }
-
-  @Override
-  public InHand against(long club, long unit, long party) {
-    return store.contents(club).stream().filter(each -> each.unit() == unit).findFirst()
-        .map(content -> held(club, content, party, new HashMap<>())).orElse(InHand.UNKNOWN);
-  }
-
-  @Override
-  public Map<Long, InHand> inHands(long club) {
-    Map<Long, InHand> all = new LinkedHashMap<>();
-    Map<Long, Hands.Opened> opened = new HashMap<>();
-    store.contents(club).stream().filter(content -> content.party() != null)
-        .forEach(content -> all.put(content.unit(), held(club, content, content.party(), opened)));
-    return all;
-  }
-
-  private InHand held(long club, ReleaseStore.Content content, long party, Map<Long, Hands.Opened> opened) {
-    if (content.release() == null) {
-      return InHand.UNKNOWN;
+    RadioContents(ReleaseStore store, Hands hands, Fleet fleet, Rulebooks rulebooks, Clock clock) {
+        this.store = store;
+        this.hands = hands;
+        this.fleet = fleet;
+        this.rulebooks = rulebooks;
+        this.clock = clock;
     }
-    ReleaseStore.Standing standing = store.standingOf(club);
-    List<Object> key = List.of(content.load(), party, standing.roster(), standing.overlay(), standing.radios(), fleet.isChecked(content.unit()),
-        rulebooks.version(), LocalDate.now(clock));
-    InHand held = known.get(key);
-    if (held == null) {
-      held = judged(club, content, party, opened);
-      known.put(key, held);
-    }
-    return held;
-  }
 
-  private InHand judged(long club, ReleaseStore.Content content, long party, Map<Long, Hands.Opened> opened) {
-    Hands.Opened release = opened.computeIfAbsent(content.release(), id -> hands.open(club, id));
-    Handed handed = hands.toOne(release, content.variant(), fleet.asItIs(content.unit()), hands.whoHas(club, party));
-    List<Integer> places = content.talks() == null ? talking(handed) : List.of(content.talks());
-    List<NotTheirs> notTheirs = new ArrayList<>();
-    int talks = 0;
-    for (int place : places) {
-      Handed.Entry entry = handed.entries().get(place);
-      Channel channel = handed.list().channels().get(place);
-      if (entry.place() == Handed.Place.NOT_THEIRS || entry.place() == Handed.Place.OUT) {
-        notTheirs.add(new NotTheirs(channel.number(), channel.name(), entry.why(), entry.source()));
-      } else if (entry.place() == Handed.Place.TALKS) {
-        talks++;
-      }
+    @Override
+    public InHand against(long club, long unit, long party) {
+        return store.contents(club).stream()
+                .filter(each -> each.unit() == unit)
+                .findFirst()
+                .map(content -> held(club, content, party, new HashMap<>()))
+                .orElse(InHand.UNKNOWN);
     }
-    int listens = (content.listens() == null ? handed.at(Handed.Place.LISTENS).size() : content.listens().length)
-        + places.size() - talks - notTheirs.size();
-    return new InHand(true, talks, listens, List.copyOf(notTheirs));
-  }
 
-  /** Of what was loaded before it was kept on what it talks: everything that the radio could have. */
-  private static List<Integer> talking(Handed handed) {
-    List<Integer> places = new ArrayList<>(handed.at(Handed.Place.TALKS));
-    places.addAll(handed.at(Handed.Place.NOT_THEIRS));
-    Collections.sort(places);
-    return places;
-  }
+    @Override
+    public Map<Long, InHand> inHands(long club) {
+        Map<Long, InHand> all = new LinkedHashMap<>();
+        Map<Long, Hands.Opened> opened = new HashMap<>();
+        store.contents(club).stream()
+                .filter(content -> content.party() != null)
+                .forEach(content -> all.put(content.unit(), held(club, content, content.party(), opened)));
+        return all;
+    }
+
+    private InHand held(long club, ReleaseStore.Content content, long party, Map<Long, Hands.Opened> opened) {
+        if (content.release() == null) {
+            return InHand.UNKNOWN;
+        }
+        ReleaseStore.Standing standing = store.standingOf(club);
+        List<Object> key = List.of(
+                content.load(),
+                party,
+                standing.roster(),
+                standing.overlay(),
+                standing.radios(),
+                fleet.isChecked(content.unit()),
+                rulebooks.version(),
+                LocalDate.now(clock));
+        InHand held = known.get(key);
+        if (held == null) {
+            held = judged(club, content, party, opened);
+            known.put(key, held);
+        }
+        return held;
+    }
+
+    private InHand judged(long club, ReleaseStore.Content content, long party, Map<Long, Hands.Opened> opened) {
+        Hands.Opened release = opened.computeIfAbsent(content.release(), id -> hands.open(club, id));
+        Handed handed =
+                hands.toOne(release, content.variant(), fleet.asItIs(content.unit()), hands.whoHas(club, party));
+        List<Integer> places = content.talks() == null ? talking(handed) : List.of(content.talks());
+        List<NotTheirs> notTheirs = new ArrayList<>();
+        int talks = 0;
+        for (int place : places) {
+            Handed.Entry entry = handed.entries().get(place);
+            Channel channel = handed.list().channels().get(place);
+            if (entry.place() == Handed.Place.NOT_THEIRS || entry.place() == Handed.Place.OUT) {
+                notTheirs.add(new NotTheirs(channel.number(), channel.name(), entry.why(), entry.source()));
+            } else if (entry.place() == Handed.Place.TALKS) {
+                talks++;
+            }
+        }
+        int listens =
+                (content.listens() == null ? handed.at(Handed.Place.LISTENS).size() : content.listens().length)
+                        + places.size()
+                        - talks
+                        - notTheirs.size();
+        return new InHand(true, talks, listens, List.copyOf(notTheirs));
+    }
+
+    /** Of what was loaded before it was kept on what it talks: everything that the radio could have. */
+    private static List<Integer> talking(Handed handed) {
+        List<Integer> places = new ArrayList<>(handed.at(Handed.Place.TALKS));
+        places.addAll(handed.at(Handed.Place.NOT_THEIRS));
+        Collections.sort(places);
+        return places;
+    }
 }

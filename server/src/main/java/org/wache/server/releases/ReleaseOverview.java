@@ -14,110 +14,163 @@ import org.wache.server.web.Unjudgeable;
 @Component
 public class ReleaseOverview {
 
-  private final ReleaseStore store;
-  private final ReleaseWatch watch;
-  private final Gating gating;
-  private final Releases releases;
-  private final ListTaking lists;
-  private final Contents contents;
+    private final ReleaseStore store;
+    private final ReleaseWatch watch;
+    private final Gating gating;
+    private final Releases releases;
+    private final ListTaking lists;
+    private final Contents contents;
 
-  ReleaseOverview(ReleaseStore store, ReleaseWatch watch, Gating gating, Releases releases, ListTaking lists, Contents contents) {
-    this.contents = contents;
-    this.releases = releases;
-    this.store = store;
-    this.watch = watch;
-    this.gating = gating;
-    this.lists = lists;
-  }
-
-  /** The whole. */
-  public record Overview(List<Against> against, List<Waiting> waiting, List<Behind> behind, List<NotTheirs> notTheirs) {}
-
-  /** A release in use against which something speaks; recall when it must not be used any longer. */
-  public record Against(long release, String name, int number, boolean recall, String first) {}
-
-  /**
-   * A list on its way out: it was released before and changed since, or all but the signature is there.
-   *
-   * @param released number of its newest release; 0 for none
-   * @param missing what is in the way; nothing when it can go out
-   * @param onlySignature whether only the second person's word is
-   */
-  public record Waiting(long list, String name, int released, List<String> missing, boolean onlySignature, String lastChange) {}
-
-  /** Radios that have something other than the release in use of their list, or nothing although a release is for their model. */
-  public record Behind(long listId, String list, State state, List<String> radios) {}
-
-  /** A radio that talks where whoever has it may not: on how many entries, and why on the first. */
-  public record NotTheirs(long unit, String label, String person, long listId, int entries, String first) {}
-
-  /** What is in radios that are behind. */
-  public enum State { RECALLED, OLDER, NOTHING }
-
-  /** How it stands for a group that the account may see. */
-  public Overview of(long account, long club) {
-    List<ReleaseStore.Head> standing = store.standing(club);
-    List<Against> against = new ArrayList<>();
-    for (ReleaseStore.Head head : standing) {
-      List<ReleaseWatch.Reason> reasons = watch.reasons(head);
-      boolean recall = reasons.stream().anyMatch(ReleaseWatch.Reason::recall);
-      reasons.stream().filter(reason -> reason.recall() == recall).findFirst().ifPresent(first ->
-          against.add(new Against(head.id(), head.name(), head.number(), recall, ("entry " + first.number() + " " + first.name()).strip() + ". " + first.message())));
+    ReleaseOverview(
+            ReleaseStore store,
+            ReleaseWatch watch,
+            Gating gating,
+            Releases releases,
+            ListTaking lists,
+            Contents contents) {
+        this.contents = contents;
+        this.releases = releases;
+        this.store = store;
+        this.watch = watch;
+        this.gating = gating;
+        this.lists = lists;
     }
-    return new Overview(against, waiting(account, club), behind(club, standing), notTheirs(club));
-  }
 
-  /** A release in use, and whether it stands as it went out. */
-  public record Stands(long release, String name, int number, boolean stands) {}
+    /** The whole. */
+    public record Overview(
+            List<Against> against, List<Waiting> waiting, List<Behind> behind, List<NotTheirs> notTheirs) {}
 
-  /** The releases in use of a group. */
-  public List<Stands> standing(long club) {
-    return store.standing(club).stream().map(head -> new Stands(head.id(), head.name(), head.number(), watch.reasons(head).stream().noneMatch(ReleaseWatch.Reason::recall)))
-        .toList();
-  }
+    /** A release in use against which something speaks; recall when it must not be used any longer. */
+    public record Against(long release, String name, int number, boolean recall, String first) {}
 
-  private List<NotTheirs> notTheirs(long club) {
-    Map<Long, Contents.InHand> hands = contents.inHands(club);
-    return store.loads(club).stream().filter(load -> hands.containsKey(load.unit()) && !hands.get(load.unit()).notTheirs().isEmpty()).map(load -> {
-      List<Contents.NotTheirs> entries = hands.get(load.unit()).notTheirs();
-      return new NotTheirs(load.unit(), load.label(), load.carrier(), load.list(), entries.size(), (entries.get(0).number() + " " + entries.get(0).name()).strip() + ". "
-          + entries.get(0).message());
-    }).toList();
-  }
+    /**
+     * A list on its way out: it was released before and changed since, or all but the signature is there.
+     *
+     * @param released number of its newest release; 0 for none
+     * @param missing what is in the way; nothing when it can go out
+     * @param onlySignature whether only the second person's word is
+     */
+    public record Waiting(
+            long list, String name, int released, List<String> missing, boolean onlySignature, String lastChange) {}
 
-  private List<Waiting> waiting(long account, long club) {
-    List<Waiting> waiting = new ArrayList<>();
-    for (ListTaking.OnTheWay list : lists.onTheWay(account, club)) {
-      Optional<ReleaseStore.Head> newest = store.newest(list.list());
-      Gating.Brief brief;
-      try {
-        brief = gating.brief(account, list.list());
-      } catch (Unjudgeable problem) {
-        continue; // its own row says so
-      }
-      boolean changed = newest.map(head -> head.isRecalled() || brief.differs()).orElse(false);
-      if (changed || newest.isEmpty() && brief.complete()) {
-        waiting.add(new Waiting(list.list(), brief.name(), newest.map(ReleaseStore.Head::number).orElse(0), brief.missing(),
-            brief.complete() && !brief.signed(), brief.lastChange()));
-      }
+    /** Radios that have something other than the release in use of their list, or nothing although a release is for their model. */
+    public record Behind(long listId, String list, State state, List<String> radios) {}
+
+    /** A radio that talks where whoever has it may not: on how many entries, and why on the first. */
+    public record NotTheirs(long unit, String label, String person, long listId, int entries, String first) {}
+
+    /** What is in radios that are behind. */
+    public enum State {
+        RECALLED,
+        OLDER,
+        NOTHING
     }
-    return waiting;
-  }
 
-  private List<Behind> behind(long club, List<ReleaseStore.Head> standing) {
-    Map<List<Object>, List<String>> radios = new LinkedHashMap<>();
-    Map<String, ReleaseStore.Head> forModel = new LinkedHashMap<>();
-    standing.forEach(head -> releases.file(head.id()).models().forEach(model -> forModel.putIfAbsent(model.radio().model().name(), head)));
-    for (ReleaseStore.Loaded load : store.loads(club)) {
-      if (load.release() != null && standing.stream().noneMatch(head -> head.id() == load.release())) {
-        boolean recalled = store.one(load.release()).map(ReleaseStore.Head::isRecalled).orElse(false);
-        radios.computeIfAbsent(List.of(load.list(), load.listName(), recalled ? State.RECALLED : State.OLDER), any -> new ArrayList<>()).add(load.label());
-      } else if (load.at() == null && forModel.containsKey(load.model())) {
-        ReleaseStore.Head head = forModel.get(load.model());
-        radios.computeIfAbsent(List.of(head.list(), head.name(), State.NOTHING), any -> new ArrayList<>()).add(load.label());
-      }
+    /** How it stands for a group that the account may see. */
+    public Overview of(long account, long club) {
+        List<ReleaseStore.Head> standing = store.standing(club);
+        List<Against> against = new ArrayList<>();
+        for (ReleaseStore.Head head : standing) {
+            List<ReleaseWatch.Reason> reasons = watch.reasons(head);
+            boolean recall = reasons.stream().anyMatch(ReleaseWatch.Reason::recall);
+            reasons.stream()
+                    .filter(reason -> reason.recall() == recall)
+                    .findFirst()
+                    .ifPresent(first -> against.add(new Against(
+                            head.id(),
+                            head.name(),
+                            head.number(),
+                            recall,
+                            ("entry " + first.number() + " " + first.name()).strip() + ". " + first.message())));
+        }
+        return new Overview(against, waiting(account, club), behind(club, standing), notTheirs(club));
     }
-    return radios.entrySet().stream().map(each -> new Behind((Long) each.getKey().get(0), (String) each.getKey().get(1), (State) each.getKey().get(2),
-        each.getValue())).toList();
-  }
+
+    /** A release in use, and whether it stands as it went out. */
+    public record Stands(long release, String name, int number, boolean stands) {}
+
+    /** The releases in use of a group. */
+    public List<Stands> standing(long club) {
+        return store.standing(club).stream()
+                .map(head -> new Stands(
+                        head.id(),
+                        head.name(),
+                        head.number(),
+                        watch.reasons(head).stream().noneMatch(ReleaseWatch.Reason::recall)))
+                .toList();
+    }
+
+    private List<NotTheirs> notTheirs(long club) {
+        Map<Long, Contents.InHand> hands = contents.inHands(club);
+        return store.loads(club).stream()
+                .filter(load -> hands.containsKey(load.unit())
+                        && !hands.get(load.unit()).notTheirs().isEmpty())
+                .map(load -> {
+                    List<Contents.NotTheirs> entries = hands.get(load.unit()).notTheirs();
+                    return new NotTheirs(
+                            load.unit(),
+                            load.label(),
+                            load.carrier(),
+                            load.list(),
+                            entries.size(),
+                            (entries.get(0).number() + " " + entries.get(0).name()).strip() + ". "
+                                    + entries.get(0).message());
+                })
+                .toList();
+    }
+
+    private List<Waiting> waiting(long account, long club) {
+        List<Waiting> waiting = new ArrayList<>();
+        for (ListTaking.OnTheWay list : lists.onTheWay(account, club)) {
+            Optional<ReleaseStore.Head> newest = store.newest(list.list());
+            Gating.Brief brief;
+            try {
+                brief = gating.brief(account, list.list());
+            } catch (Unjudgeable problem) {
+                continue; // its own row says so
+            }
+            boolean changed =
+                    newest.map(head -> head.isRecalled() || brief.differs()).orElse(false);
+            if (changed || newest.isEmpty() && brief.complete()) {
+                waiting.add(new Waiting(
+                        list.list(),
+                        brief.name(),
+                        newest.map(ReleaseStore.Head::number).orElse(0),
+                        brief.missing(),
+                        brief.complete() && !brief.signed(),
+                        brief.lastChange()));
+            }
+        }
+        return waiting;
+    }
+
+    private List<Behind> behind(long club, List<ReleaseStore.Head> standing) {
+        Map<List<Object>, List<String>> radios = new LinkedHashMap<>();
+        Map<String, ReleaseStore.Head> forModel = new LinkedHashMap<>();
+        standing.forEach(head -> releases.file(head.id())
+                .models()
+                .forEach(model -> forModel.putIfAbsent(model.radio().model().name(), head)));
+        for (ReleaseStore.Loaded load : store.loads(club)) {
+            if (load.release() != null && standing.stream().noneMatch(head -> head.id() == load.release())) {
+                boolean recalled = store.one(load.release())
+                        .map(ReleaseStore.Head::isRecalled)
+                        .orElse(false);
+                radios.computeIfAbsent(
+                                List.of(load.list(), load.listName(), recalled ? State.RECALLED : State.OLDER),
+                                any -> new ArrayList<>())
+                        .add(load.label());
+            } else if (load.at() == null && forModel.containsKey(load.model())) {
+                ReleaseStore.Head head = forModel.get(load.model());
+                radios.computeIfAbsent(List.of(head.list(), head.name(), State.NOTHING), any -> new ArrayList<>())
+                        .add(load.label());
+            }
+        }
+        return radios.entrySet().stream()
+                .map(each -> new Behind(
+                        (Long) each.getKey().get(0),
+                        (String) each.getKey().get(1),
+                        (State) each.getKey().get(2),
+                        each.getValue()))
+                .toList();
+    }
 }

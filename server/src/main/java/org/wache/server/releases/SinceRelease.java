@@ -30,91 +30,120 @@ import org.wache.server.lists.Freezing;
  */
 record SinceRelease(List<SinceRelease.Entry> entries, boolean moved, List<String> others, List<String> relicensed) {
 
-  /** An entry that differs: kind is added, removed or changed; words say how, in radio terms. */
-  record Entry(String kind, String number, String name, List<String> words) {}
+    /** An entry that differs: kind is added, removed or changed; words say how, in radio terms. */
+    record Entry(String kind, String number, String name, List<String> words) {}
 
-  /** Whether a new release would put anything else into radios, or into other hands. */
-  boolean isNothing() {
-    return entries.isEmpty() && !moved && others.isEmpty();
-  }
-
-  /** Compares what would go out now with a release. */
-  static SinceRelease of(ReleaseFile release, Freezing.Frozen now, List<Waiver> waivers) {
-    List<ReleaseFile.Part> before = release.parts();
-    ChannelList old = before.get(0).list();
-    ChannelList list = now.parts().get(0).audit().list();
-    ListDifference difference = ListDifference.of(items(old), items(list));
-    List<Entry> entries = difference.rows().stream().map(row -> {
-      Channel channel = row.after().map(list.channels()::get).orElseGet(() -> old.channels().get(row.before().orElseThrow()));
-      return new Entry(row.kind().name().toLowerCase(java.util.Locale.ROOT), channel.number(), channel.name(), row.words());
-    }).toList();
-    List<String> others = new ArrayList<>();
-    List<String> relicensed = new ArrayList<>();
-    parts(before, now.parts(), others, relicensed);
-    gone("for", release.models().stream().map(ReleaseFile.Model::name).toList(), now.models().stream().map(Freezing.MeantRadio::name).toList(), others);
-    Set<String> then = release.waivers().stream().map(Waiver::print).collect(Collectors.toSet());
-    if (!then.equals(waivers.stream().map(Waiver::print).collect(Collectors.toSet()))) {
-      others.add("Other things are let stand, or left out of radios.");
+    /** Whether a new release would put anything else into radios, or into other hands. */
+    boolean isNothing() {
+        return entries.isEmpty() && !moved && others.isEmpty();
     }
-    return new SinceRelease(entries, difference.moved(), List.copyOf(others), relicensed.stream().distinct().toList());
-  }
 
-  private static List<Item> items(ChannelList list) {
-    return list.channels().stream().map(channel -> new Item(Optional.empty(), channel)).toList();
-  }
-
-  private static void parts(List<ReleaseFile.Part> before, List<Freezing.Part> now, List<String> others, List<String> relicensed) {
-    Map<String, ReleaseFile.Part> old = new LinkedHashMap<>();
-    before.forEach(part -> old.put(part.name(), part));
-    for (Freezing.Part part : now) {
-      ReleaseFile.Part then = old.remove(part.name());
-      if (then == null) {
-        others.add("The variant " + part.name() + " is new.");
-      } else {
-        context(part.name(), then.context(), ContextFile.read(part.context().getBytes(java.nio.charset.StandardCharsets.UTF_8)), others, relicensed);
-      }
+    /** Compares what would go out now with a release. */
+    static SinceRelease of(ReleaseFile release, Freezing.Frozen now, List<Waiver> waivers) {
+        List<ReleaseFile.Part> before = release.parts();
+        ChannelList old = before.get(0).list();
+        ChannelList list = now.parts().get(0).audit().list();
+        ListDifference difference = ListDifference.of(items(old), items(list));
+        List<Entry> entries = difference.rows().stream()
+                .map(row -> {
+                    Channel channel = row.after().map(list.channels()::get).orElseGet(() -> old.channels()
+                            .get(row.before().orElseThrow()));
+                    return new Entry(
+                            row.kind().name().toLowerCase(java.util.Locale.ROOT),
+                            channel.number(),
+                            channel.name(),
+                            row.words());
+                })
+                .toList();
+        List<String> others = new ArrayList<>();
+        List<String> relicensed = new ArrayList<>();
+        parts(before, now.parts(), others, relicensed);
+        gone(
+                "for",
+                release.models().stream().map(ReleaseFile.Model::name).toList(),
+                now.models().stream().map(Freezing.MeantRadio::name).toList(),
+                others);
+        Set<String> then = release.waivers().stream().map(Waiver::print).collect(Collectors.toSet());
+        if (!then.equals(waivers.stream().map(Waiver::print).collect(Collectors.toSet()))) {
+            others.add("Other things are let stand, or left out of radios.");
+        }
+        return new SinceRelease(
+                entries,
+                difference.moved(),
+                List.copyOf(others),
+                relicensed.stream().distinct().toList());
     }
-    old.keySet().forEach(name -> others.add("The variant " + name + " is gone."));
-  }
 
-  private static void context(String part, ContextFile then, ContextFile now, List<String> others, List<String> relicensed) {
-    String of = part.isEmpty() ? "" : part + ": ";
-    gone(of + "carried by", names(then), names(now), others);
-    Map<String, List<Licence>> licences = then.holders().stream().collect(Collectors.toMap(Holder::name, Holder::licences, (one, other) -> one));
-    now.holders().stream().filter(holder -> licences.containsKey(holder.name()) && !licences.get(holder.name()).equals(holder.licences()))
-        .map(Holder::name).forEach(relicensed::add);
-    if (part.isEmpty()) {
-      differs("place", ContextFile::site, then, now, others);
-      differs("antenna", ContextFile::antenna, then, now, others);
-      differs("house rules", ContextFile::houseRules, then, now, others);
-      differs("neighbours", ContextFile::neighbours, then, now, others);
-      differs("rows of the group's own plan", ContextFile::overlay, then, now, others);
-      differs("rulebook", ContextFile::rulebook, then, now, others);
+    private static List<Item> items(ChannelList list) {
+        return list.channels().stream()
+                .map(channel -> new Item(Optional.empty(), channel))
+                .toList();
     }
-  }
 
-  private static void differs(String what, Function<ContextFile, Object> of, ContextFile then, ContextFile now, List<String> others) {
-    if (!Objects.equals(of.apply(then), of.apply(now))) {
-      others.add("Other " + what + ".");
+    private static void parts(
+            List<ReleaseFile.Part> before, List<Freezing.Part> now, List<String> others, List<String> relicensed) {
+        Map<String, ReleaseFile.Part> old = new LinkedHashMap<>();
+        before.forEach(part -> old.put(part.name(), part));
+        for (Freezing.Part part : now) {
+            ReleaseFile.Part then = old.remove(part.name());
+            if (then == null) {
+                others.add("The variant " + part.name() + " is new.");
+            } else {
+                context(
+                        part.name(),
+                        then.context(),
+                        ContextFile.read(part.context().getBytes(java.nio.charset.StandardCharsets.UTF_8)),
+                        others,
+                        relicensed);
+            }
+        }
+        old.keySet().forEach(name -> others.add("The variant " + name + " is gone."));
     }
-  }
 
-  private static List<String> names(ContextFile context) {
-    return context.holders().stream().map(Holder::name).toList();
-  }
-
-  private static void gone(String what, List<String> before, List<String> now, List<String> others) {
-    List<String> more = now.stream().filter(name -> !before.contains(name)).toList();
-    List<String> less = before.stream().filter(name -> !now.contains(name)).toList();
-    if (!more.isEmpty()) {
-      others.add(capital("now " + what + " " + String.join(", ", more) + " too."));
+    private static void context(
+            String part, ContextFile then, ContextFile now, List<String> others, List<String> relicensed) {
+        String of = part.isEmpty() ? "" : part + ": ";
+        gone(of + "carried by", names(then), names(now), others);
+        Map<String, List<Licence>> licences =
+                then.holders().stream().collect(Collectors.toMap(Holder::name, Holder::licences, (one, other) -> one));
+        now.holders().stream()
+                .filter(holder -> licences.containsKey(holder.name())
+                        && !licences.get(holder.name()).equals(holder.licences()))
+                .map(Holder::name)
+                .forEach(relicensed::add);
+        if (part.isEmpty()) {
+            differs("place", ContextFile::site, then, now, others);
+            differs("antenna", ContextFile::antenna, then, now, others);
+            differs("house rules", ContextFile::houseRules, then, now, others);
+            differs("neighbours", ContextFile::neighbours, then, now, others);
+            differs("rows of the group's own plan", ContextFile::overlay, then, now, others);
+            differs("rulebook", ContextFile::rulebook, then, now, others);
+        }
     }
-    if (!less.isEmpty()) {
-      others.add(capital("no longer " + what + " " + String.join(", ", less) + "."));
-    }
-  }
 
-  private static String capital(String text) {
-    return Character.toUpperCase(text.charAt(0)) + text.substring(1);
-  }
+    private static void differs(
+            String what, Function<ContextFile, Object> of, ContextFile then, ContextFile now, List<String> others) {
+        if (!Objects.equals(of.apply(then), of.apply(now))) {
+            others.add("Other " + what + ".");
+        }
+    }
+
+    private static List<String> names(ContextFile context) {
+        return context.holders().stream().map(Holder::name).toList();
+    }
+
+    private static void gone(String what, List<String> before, List<String> now, List<String> others) {
+        List<String> more = now.stream().filter(name -> !before.contains(name)).toList();
+        List<String> less = before.stream().filter(name -> !now.contains(name)).toList();
+        if (!more.isEmpty()) {
+            others.add(capital("now " + what + " " + String.join(", ", more) + " too."));
+        }
+        if (!less.isEmpty()) {
+            others.add(capital("no longer " + what + " " + String.join(", ", less) + "."));
+        }
+    }
+
+    private static String capital(String text) {
+        return Character.toUpperCase(text.charAt(0)) + text.substring(1);
+    }
 }

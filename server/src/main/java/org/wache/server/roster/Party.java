@@ -20,11 +20,21 @@ import org.wache.server.web.OneLine;
  * @param licences what it holds
  * @param notes what is odd about the licences, such as a call sign of an unusual shape; one list a licence
  */
-public record Party(long id, int version, String kind, String name, String note, List<String> teams,
-    List<CarriedLicence> licences, List<List<String>> notes) {
+public record Party(
+        long id,
+        int version,
+        String kind,
+        String name,
+        String note,
+        List<String> teams,
+        List<CarriedLicence> licences,
+        List<List<String>> notes) {
 
-  /** What is said of a party when it is made or changed. */
-  public record Draft(@NotBlank String kind, @OneLine @NotBlank @Size(max = 120) String name, @NotNull @Size(max = 2000) String note,
-      @NotNull @Size(max = 30) List<@NotBlank @Size(max = 80) String> teams,
-      @NotNull @Size(max = 40) List<@NotNull @Valid CarriedLicence> licences) {}
+    /** What is said of a party when it is made or changed. */
+    public record Draft(
+            @NotBlank String kind,
+            @OneLine @NotBlank @Size(max = 120) String name,
+            @NotNull @Size(max = 2000) String note,
+            @NotNull @Size(max = 30) List<@NotBlank @Size(max = 80) String> teams,
+            @NotNull @Size(max = 40) List<@NotNull @Valid CarriedLicence> licences) {}
 }

@@ -12,11 +12,11 @@ import org.wache.signal.Content;
  */
 public record EmissionKind(String id, String title, int bits) {
 
-  /** Those that people ask for. */
-  public static final List<EmissionKind> ALL = List.of(
-      new EmissionKind("cw", "CW", Content.bits("cw")),
-      new EmissionKind("data", "Data", Content.bits("data")),
-      new EmissionKind("ssb", "Single sideband", Content.bits("ssb ssb-reduced phone phone-low-index")),
-      new EmissionKind("fm", "FM voice", Content.bits("fm phone")),
-      new EmissionKind("image", "Images", Content.bits("image")));
+    /** Those that people ask for. */
+    public static final List<EmissionKind> ALL = List.of(
+            new EmissionKind("cw", "CW", Content.bits("cw")),
+            new EmissionKind("data", "Data", Content.bits("data")),
+            new EmissionKind("ssb", "Single sideband", Content.bits("ssb ssb-reduced phone phone-low-index")),
+            new EmissionKind("fm", "FM voice", Content.bits("fm phone")),
+            new EmissionKind("image", "Images", Content.bits("image")));
 }

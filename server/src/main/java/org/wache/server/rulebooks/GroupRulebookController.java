@@ -19,31 +19,35 @@ import org.wache.server.web.Refused;
 @RestController
 class GroupRulebookController {
 
-  private final Rulebooks rulebooks;
-  private final Logbook log;
+    private final Rulebooks rulebooks;
+    private final Logbook log;
 
-  GroupRulebookController(Rulebooks rulebooks, Logbook log) {
-    this.rulebooks = rulebooks;
-    this.log = log;
-  }
-
-  record GroupRulebook(@NotNull String id) {}
-
-  @GetMapping("/api/groups/{group}/rulebook")
-  GroupRulebook of(@PathVariable long group) {
-    return new GroupRulebook(rulebooks.idOfGroup(group));
-  }
-
-  /** Lists that are there keep theirs. */
-  @PutMapping("/api/groups/{group}/rulebook")
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  @Transactional
-  public void set(Account asking, @PathVariable long group, @Valid @RequestBody GroupRulebook given) {
-    if (!RulebookReader.ids().contains(given.id())) {
-      throw new Refused("There is no rulebook “" + given.id() + "”; there is " + String.join(", ", RulebookReader.ids()) + ".");
+    GroupRulebookController(Rulebooks rulebooks, Logbook log) {
+        this.rulebooks = rulebooks;
+        this.log = log;
     }
-    String before = rulebooks.idOfGroup(group);
-    rulebooks.choose(group, given.id());
-    log.add(asking.id(), group, Logbook.Deed.of(Logbook.Kind.RULEBOOK, null, "Rulebook", "from " + before + " to " + given.id()));
-  }
+
+    record GroupRulebook(@NotNull String id) {}
+
+    @GetMapping("/api/groups/{group}/rulebook")
+    GroupRulebook of(@PathVariable long group) {
+        return new GroupRulebook(rulebooks.idOfGroup(group));
+    }
+
+    /** Lists that are there keep theirs. */
+    @PutMapping("/api/groups/{group}/rulebook")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    @Transactional
+    public void set(Account asking, @PathVariable long group, @Valid @RequestBody GroupRulebook given) {
+        if (!RulebookReader.ids().contains(given.id())) {
+            throw new Refused("There is no rulebook “" + given.id() + "”; there is "
+                    + String.join(", ", RulebookReader.ids()) + ".");
+        }
+        String before = rulebooks.idOfGroup(group);
+        rulebooks.choose(group, given.id());
+        log.add(
+                asking.id(),
+                group,
+                Logbook.Deed.of(Logbook.Kind.RULEBOOK, null, "Rulebook", "from " + before + " to " + given.id()));
+    }
 }

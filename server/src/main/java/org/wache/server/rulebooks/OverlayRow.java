@@ -18,7 +18,11 @@ import java.util.Optional;
  * @param note further words
  * @param warning what to ask of everyone who talks there
  */
-public record OverlayRow(@NotBlank String mhz, @NotEmpty List<@NotBlank String> uses,
-    @Schema(nullable = true) Optional<String> calling, @NotNull List<@NotBlank String> offsetsMhz,
-    @NotNull List<@NotBlank String> rasters, @Schema(nullable = true) Optional<String> note,
-    @Schema(nullable = true) Optional<String> warning) {}
+public record OverlayRow(
+        @NotBlank String mhz,
+        @NotEmpty List<@NotBlank String> uses,
+        @Schema(nullable = true) Optional<String> calling,
+        @NotNull List<@NotBlank String> offsetsMhz,
+        @NotNull List<@NotBlank String> rasters,
+        @Schema(nullable = true) Optional<String> note,
+        @Schema(nullable = true) Optional<String> warning) {}

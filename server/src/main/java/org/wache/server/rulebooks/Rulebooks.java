@@ -13,66 +13,79 @@ import org.wache.rulebook.RulebookReader;
 @Component
 public class Rulebooks {
 
-  private final JdbcClient jdbc;
-  private final Map<List<String>, Rulebook> read = new ConcurrentHashMap<>();
+    private final JdbcClient jdbc;
+    private final Map<List<String>, Rulebook> read = new ConcurrentHashMap<>();
 
-  Rulebooks(JdbcClient jdbc) {
-    this.jdbc = jdbc;
-  }
-
-  /** The usual one, and that of groups that chose none. */
-  public static String usual() {
-    return RulebookReader.ids().get(0);
-  }
-
-  /**
-   * A rulebook with all additions that are in force.
-   *
-   * @throws RulebookProblem when there is none of that name
-   */
-  public Rulebook of(String id) {
-    return with(id, added(id));
-  }
-
-  /** The rulebook of a group. */
-  public Rulebook ofGroup(long club) {
-    return of(idOfGroup(club));
-  }
-
-  /** The identifier of a group's rulebook. */
-  public String idOfGroup(long club) {
-    return jdbc.sql("select rulebook from club where id = :club").param("club", club).query(String.class).optional().orElseGet(Rulebooks::usual);
-  }
-
-  /** A group takes another rulebook; its licences, and so its roster, are told by it from now on. */
-  void choose(long club, String id) {
-    jdbc.sql("update club set rulebook = :id, roster_version = roster_version + 1 where id = :club").param("id", id).param("club", club).update();
-  }
-
-  /** Counts every addition put in force or taken back: what was worked out under another number may be out of date. */
-  public int version() {
-    return jdbc.sql("select count(*) + count(taken_at) from rulebook_addition").query(Integer.class).single();
-  }
-
-  /** The texts of a rulebook's additions that are in force, in the order in which they were put. */
-  public List<String> added(String id) {
-    return jdbc.sql("select body from rulebook_addition where rulebook = :id and taken_at is null order by id").param("id", id).query(String.class).list();
-  }
-
-  /** A rulebook with these additions; each combination is read once. */
-  public Rulebook with(String id, List<String> additions) {
-    if (additions.isEmpty()) {
-      return RulebookReader.shipped(id);
+    Rulebooks(JdbcClient jdbc) {
+        this.jdbc = jdbc;
     }
-    List<String> key = java.util.stream.Stream.concat(java.util.stream.Stream.of(id), additions.stream()).toList();
-    Rulebook known = read.get(key);
-    if (known == null) {
-      known = RulebookReader.with(id, additions);
-      if (read.size() > 20) {
-        read.clear();
-      }
-      read.put(key, known);
+
+    /** The usual one, and that of groups that chose none. */
+    public static String usual() {
+        return RulebookReader.ids().get(0);
     }
-    return known;
-  }
+
+    /**
+     * A rulebook with all additions that are in force.
+     *
+     * @throws RulebookProblem when there is none of that name
+     */
+    public Rulebook of(String id) {
+        return with(id, added(id));
+    }
+
+    /** The rulebook of a group. */
+    public Rulebook ofGroup(long club) {
+        return of(idOfGroup(club));
+    }
+
+    /** The identifier of a group's rulebook. */
+    public String idOfGroup(long club) {
+        return jdbc.sql("select rulebook from club where id = :club")
+                .param("club", club)
+                .query(String.class)
+                .optional()
+                .orElseGet(Rulebooks::usual);
+    }
+
+    /** A group takes another rulebook; its licences, and so its roster, are told by it from now on. */
+    void choose(long club, String id) {
+        jdbc.sql("update club set rulebook = :id, roster_version = roster_version + 1 where id = :club")
+                .param("id", id)
+                .param("club", club)
+                .update();
+    }
+
+    /** Counts every addition put in force or taken back: what was worked out under another number may be out of date. */
+    public int version() {
+        return jdbc.sql("select count(*) + count(taken_at) from rulebook_addition")
+                .query(Integer.class)
+                .single();
+    }
+
+    /** The texts of a rulebook's additions that are in force, in the order in which they were put. */
+    public List<String> added(String id) {
+        return jdbc.sql("select body from rulebook_addition where rulebook = :id and taken_at is null order by id")
+                .param("id", id)
+                .query(String.class)
+                .list();
+    }
+
+    /** A rulebook with these additions; each combination is read once. */
+    public Rulebook with(String id, List<String> additions) {
+        if (additions.isEmpty()) {
+            return RulebookReader.shipped(id);
+        }
+        List<String> key = java.util.stream.Stream.concat(java.util.stream.Stream.of(id), additions.stream())
+                .toList();
+        Rulebook known = read.get(key);
+        if (known == null) {
+            known = RulebookReader.with(id, additions);
+            if (read.size() > 20) {
+                read.clear();
+            }
+            read.put(key, known);
+        }
+        return known;
+    }
 }

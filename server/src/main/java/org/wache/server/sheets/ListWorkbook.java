@@ -19,39 +19,41 @@ import org.wache.exchange.ListHeader;
  */
 public final class ListWorkbook {
 
-  private static final int ROWS_IN_MEMORY = 200;
-  private static final int WIDTH = 256 * 13;
+    private static final int ROWS_IN_MEMORY = 200;
+    private static final int WIDTH = 256 * 13;
 
-  private ListWorkbook() {}
+    private ListWorkbook() {}
 
-  /** The bytes of an .xlsx file with one sheet. */
-  public static byte[] write(ChannelList list) {
-    try (SXSSFWorkbook book = new SXSSFWorkbook(ROWS_IN_MEMORY); ByteArrayOutputStream out = new ByteArrayOutputStream()) {
-      Sheet sheet = book.createSheet(WorkbookUtil.createSafeSheetName(list.name().isBlank() ? "List" : list.name()));
-      CellStyle text = book.createCellStyle();
-      text.setDataFormat(book.createDataFormat().getFormat("@"));
-      CellStyle heading = book.createCellStyle();
-      heading.cloneStyleFrom(text);
-      Font bold = book.createFont();
-      bold.setBold(true);
-      heading.setFont(bold);
-      List<List<String>> rows = ListHeader.rows(list);
-      for (int i = 0; i < rows.size(); i++) {
-        Row row = sheet.createRow(i);
-        for (int j = 0; j < rows.get(i).size(); j++) {
-          Cell cell = row.createCell(j);
-          cell.setCellStyle(i == 0 ? heading : text);
-          cell.setCellValue(rows.get(i).get(j));
+    /** The bytes of an .xlsx file with one sheet. */
+    public static byte[] write(ChannelList list) {
+        try (SXSSFWorkbook book = new SXSSFWorkbook(ROWS_IN_MEMORY);
+                ByteArrayOutputStream out = new ByteArrayOutputStream()) {
+            Sheet sheet = book.createSheet(
+                    WorkbookUtil.createSafeSheetName(list.name().isBlank() ? "List" : list.name()));
+            CellStyle text = book.createCellStyle();
+            text.setDataFormat(book.createDataFormat().getFormat("@"));
+            CellStyle heading = book.createCellStyle();
+            heading.cloneStyleFrom(text);
+            Font bold = book.createFont();
+            bold.setBold(true);
+            heading.setFont(bold);
+            List<List<String>> rows = ListHeader.rows(list);
+            for (int i = 0; i < rows.size(); i++) {
+                Row row = sheet.createRow(i);
+                for (int j = 0; j < rows.get(i).size(); j++) {
+                    Cell cell = row.createCell(j);
+                    cell.setCellStyle(i == 0 ? heading : text);
+                    cell.setCellValue(rows.get(i).get(j));
+                }
+            }
+            for (int j = 0; j < rows.get(0).size(); j++) {
+                sheet.setColumnWidth(j, WIDTH);
+            }
+            sheet.createFreezePane(0, 1);
+            book.write(out);
+            return out.toByteArray();
+        } catch (IOException e) {
+            throw new java.io.UncheckedIOException(e); // memory is always writable
         }
-      }
-      for (int j = 0; j < rows.get(0).size(); j++) {
-        sheet.setColumnWidth(j, WIDTH);
-      }
-      sheet.createFreezePane(0, 1);
-      book.write(out);
-      return out.toByteArray();
-    } catch (IOException e) {
-      throw new java.io.UncheckedIOException(e); // memory is always writable
     }
-  }
 }

@@ -27,88 +27,116 @@ import tools.jackson.databind.json.JsonMapper;
 @RestController
 class StationController {
 
-  private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final JsonMapper JSON = JsonMapper.builder().build();
 
-  private final StationStore store;
-  private final StationSheets sheets;
-  private final Rulebooks rulebooks;
-  private final Clock clock;
+    private final StationStore store;
+    private final StationSheets sheets;
+    private final Rulebooks rulebooks;
+    private final Clock clock;
 
-  StationController(StationStore store, StationSheets sheets, Rulebooks rulebooks, Clock clock) {
-    this.store = store;
-    this.sheets = sheets;
-    this.rulebooks = rulebooks;
-    this.clock = clock;
-  }
-
-  /** The stations, and the types of line that the table knows. */
-  record Stations(List<StationView> stations, List<StationUse> uses, List<LineType> lines, String lineSource, double usualEfficiency) {}
-
-  /** A list that names a base so. */
-  record StationUse(String base, long list) {}
-
-  record StationView(long id, int version, StationForm form, String changedBy, OffsetDateTime changedAt) {}
-
-  /** A type of coaxial line with what 100 m of it lose. */
-  record LineType(String name, String note, List<LinePoint> points) {}
-
-  record LinePoint(double mhz, double decibels) {}
-
-  /** New figures, begun on a version. */
-  record StationChange(int version, @NotNull @Valid StationForm form) {}
-
-  /** A station that a sheet is asked for; without entries all of the list that transmit, and without atOnce it has one transmitter. */
-  record SheetOf(@NotNull @Valid StationForm form, long list, @NotNull List<@NotNull Long> entries, @NotNull List<@NotNull Long> atOnce) {}
-
-  record StationMade(long id) {}
-
-  @GetMapping("/api/groups/{group}/stations")
-  Stations all(@PathVariable long group) {
-    StationData data = rulebooks.ofGroup(group).on(LocalDate.now(clock)).stations();
-    return new Stations(store.all(group).stream().map(StationController::view).toList(),
-        store.uses(group).stream().map(each -> new StationUse(each.base(), each.list())).toList(),
-        data.coax().lines().stream().map(line -> new LineType(line.name(), line.note(), line.points().stream()
-            .map(point -> new LinePoint(point.mhz(), point.decibels())).toList())).toList(),
-        data.coax().lines().stream().map(line -> line.source()).findFirst().orElse(""), data.efficiency());
-  }
-
-  private static StationView view(StationStore.Stored stored) {
-    return new StationView(stored.id(), stored.version(), JSON.readValue(stored.body(), StationForm.class), stored.changedBy(), stored.changedAt());
-  }
-
-  @PostMapping("/api/groups/{group}/stations")
-  @ResponseStatus(HttpStatus.CREATED)
-  StationMade add(Account asking, @PathVariable long group, @Valid @RequestBody StationForm form) {
-    return new StationMade(store.add(asking.id(), group, form.name().strip(), checked(form)));
-  }
-
-  @PutMapping("/api/stations/{station}")
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  void change(Account asking, @PathVariable long station, @Valid @RequestBody StationChange change) {
-    store.change(asking.id(), station, change.version(), change.form().name().strip(), checked(change.form()));
-  }
-
-  @DeleteMapping("/api/stations/{station}")
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  void remove(Account asking, @PathVariable long station, @RequestParam int version) {
-    store.remove(asking.id(), station, version);
-  }
-
-  private static String checked(StationForm form) {
-    form.station();
-    if ((form.name() + form.note()).indexOf('\0') >= 0) {
-      throw new Refused("A name or note holds control characters. Clean it.");
+    StationController(StationStore store, StationSheets sheets, Rulebooks rulebooks, Clock clock) {
+        this.store = store;
+        this.sheets = sheets;
+        this.rulebooks = rulebooks;
+        this.clock = clock;
     }
-    return JSON.writeValueAsString(form);
-  }
 
-  /** The figures of a station as it is being typed; nothing is saved. */
-  @PostMapping("/api/groups/{group}/stations/sheet")
-  StationSheets.Sheet sheet(Account asking, @PathVariable long group, @Valid @RequestBody SheetOf of) {
-    try {
-      return sheets.of(asking.id(), of.list(), of.form().station(), of.entries(), of.atOnce());
-    } catch (IllegalArgumentException e) {
-      throw new Refused(e.getMessage());
+    /** The stations, and the types of line that the table knows. */
+    record Stations(
+            List<StationView> stations,
+            List<StationUse> uses,
+            List<LineType> lines,
+            String lineSource,
+            double usualEfficiency) {}
+
+    /** A list that names a base so. */
+    record StationUse(String base, long list) {}
+
+    record StationView(long id, int version, StationForm form, String changedBy, OffsetDateTime changedAt) {}
+
+    /** A type of coaxial line with what 100 m of it lose. */
+    record LineType(String name, String note, List<LinePoint> points) {}
+
+    record LinePoint(double mhz, double decibels) {}
+
+    /** New figures, begun on a version. */
+    record StationChange(int version, @NotNull @Valid StationForm form) {}
+
+    /** A station that a sheet is asked for; without entries all of the list that transmit, and without atOnce it has one transmitter. */
+    record SheetOf(
+            @NotNull @Valid StationForm form,
+            long list,
+            @NotNull List<@NotNull Long> entries,
+            @NotNull List<@NotNull Long> atOnce) {}
+
+    record StationMade(long id) {}
+
+    @GetMapping("/api/groups/{group}/stations")
+    Stations all(@PathVariable long group) {
+        StationData data = rulebooks.ofGroup(group).on(LocalDate.now(clock)).stations();
+        return new Stations(
+                store.all(group).stream().map(StationController::view).toList(),
+                store.uses(group).stream()
+                        .map(each -> new StationUse(each.base(), each.list()))
+                        .toList(),
+                data.coax().lines().stream()
+                        .map(line -> new LineType(
+                                line.name(),
+                                line.note(),
+                                line.points().stream()
+                                        .map(point -> new LinePoint(point.mhz(), point.decibels()))
+                                        .toList()))
+                        .toList(),
+                data.coax().lines().stream()
+                        .map(line -> line.source())
+                        .findFirst()
+                        .orElse(""),
+                data.efficiency());
     }
-  }
+
+    private static StationView view(StationStore.Stored stored) {
+        return new StationView(
+                stored.id(),
+                stored.version(),
+                JSON.readValue(stored.body(), StationForm.class),
+                stored.changedBy(),
+                stored.changedAt());
+    }
+
+    @PostMapping("/api/groups/{group}/stations")
+    @ResponseStatus(HttpStatus.CREATED)
+    StationMade add(Account asking, @PathVariable long group, @Valid @RequestBody StationForm form) {
+        return new StationMade(store.add(asking.id(), group, form.name().strip(), checked(form)));
+    }
+
+    @PutMapping("/api/stations/{station}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void change(Account asking, @PathVariable long station, @Valid @RequestBody StationChange change) {
+        store.change(
+                asking.id(), station, change.version(), change.form().name().strip(), checked(change.form()));
+    }
+
+    @DeleteMapping("/api/stations/{station}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void remove(Account asking, @PathVariable long station, @RequestParam int version) {
+        store.remove(asking.id(), station, version);
+    }
+
+    private static String checked(StationForm form) {
+        form.station();
+        if ((form.name() + form.note()).indexOf('\0') >= 0) {
+            throw new Refused("A name or note holds control characters. Clean it.");
+        }
+        return JSON.writeValueAsString(form);
+    }
+
+    /** The figures of a station as it is being typed; nothing is saved. */
+    @PostMapping("/api/groups/{group}/stations/sheet")
+    StationSheets.Sheet sheet(Account asking, @PathVariable long group, @Valid @RequestBody SheetOf of) {
+        try {
+            return sheets.of(asking.id(), of.list(), of.form().station(), of.entries(), of.atOnce());
+        } catch (IllegalArgumentException e) {
+            throw new Refused(e.getMessage());
+        }
+    }
 }

@@ -15,25 +15,52 @@ import org.wache.station.Station;
  *
  * @param kind base or mobile
  */
-record StationForm(@OneLine @NotBlank @Size(max = 100) String name, @NotNull String kind, @NotNull Double outputW, @Schema(nullable = true) Optional<String> line, @NotNull Double lineM,
-    @NotNull Double otherLossDb, @NotNull Double gainDbd, @NotNull Double heightM, @NotNull Double keyedShare, boolean processed,
-    @Schema(nullable = true) Optional<Double> peopleM, @NotNull Double otherHeightM, @NotNull Double supplyV, @Schema(nullable = true) Optional<Double> efficiency,
-    @Schema(nullable = true) Optional<Double> batteryAh, @NotNull @Size(max = 2000) String note) {
+record StationForm(
+        @OneLine @NotBlank @Size(max = 100) String name,
+        @NotNull String kind,
+        @NotNull Double outputW,
+        @Schema(nullable = true) Optional<String> line,
+        @NotNull Double lineM,
+        @NotNull Double otherLossDb,
+        @NotNull Double gainDbd,
+        @NotNull Double heightM,
+        @NotNull Double keyedShare,
+        boolean processed,
+        @Schema(nullable = true) Optional<Double> peopleM,
+        @NotNull Double otherHeightM,
+        @NotNull Double supplyV,
+        @Schema(nullable = true) Optional<Double> efficiency,
+        @Schema(nullable = true) Optional<Double> batteryAh,
+        @NotNull @Size(max = 2000) String note) {
 
-  StationForm {
-    line = line == null ? Optional.empty() : line;
-    peopleM = peopleM == null ? Optional.empty() : peopleM;
-    efficiency = efficiency == null ? Optional.empty() : efficiency;
-    batteryAh = batteryAh == null ? Optional.empty() : batteryAh;
-  }
-
-  /** @throws Refused when a figure cannot be; with what it should be */
-  Station station() {
-    try {
-      return new Station(Station.Kind.valueOf(kind.toUpperCase(Locale.ROOT)), outputW, line.filter(text -> !text.isBlank()), lineM, otherLossDb, gainDbd, heightM,
-          keyedShare, processed, peopleM, otherHeightM, supplyV, efficiency, batteryAh);
-    } catch (IllegalArgumentException e) {
-      throw new Refused(e.getMessage().startsWith("No enum") ? "A station is a base or a mobile one." : e.getMessage());
+    StationForm {
+        line = line == null ? Optional.empty() : line;
+        peopleM = peopleM == null ? Optional.empty() : peopleM;
+        efficiency = efficiency == null ? Optional.empty() : efficiency;
+        batteryAh = batteryAh == null ? Optional.empty() : batteryAh;
     }
-  }
+
+    /** @throws Refused when a figure cannot be; with what it should be */
+    Station station() {
+        try {
+            return new Station(
+                    Station.Kind.valueOf(kind.toUpperCase(Locale.ROOT)),
+                    outputW,
+                    line.filter(text -> !text.isBlank()),
+                    lineM,
+                    otherLossDb,
+                    gainDbd,
+                    heightM,
+                    keyedShare,
+                    processed,
+                    peopleM,
+                    otherHeightM,
+                    supplyV,
+                    efficiency,
+                    batteryAh);
+        } catch (IllegalArgumentException e) {
+            throw new Refused(
+                    e.getMessage().startsWith("No enum") ? "A station is a base or a mobile one." : e.getMessage());
+        }
+    }
 }

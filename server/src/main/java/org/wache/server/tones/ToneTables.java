@@ -10,17 +10,21 @@ import org.wache.signal.Tone;
 @Component
 public class ToneTables {
 
-  private final Fleet fleet;
+    private final Fleet fleet;
 
-  ToneTables(Fleet fleet) {
-    this.fleet = fleet;
-  }
+    ToneTables(Fleet fleet) {
+        this.fleet = fleet;
+    }
 
-  /** All of them; a model's own table goes before one that was typed in under the same name. */
-  public List<ToneKnowledge.ModelTones> of(long club, ToneKnowledge knowledge) {
-    List<ToneKnowledge.ModelTones> all = new ArrayList<>();
-    fleet.toneTables(club).forEach((model, tones) -> all.add(new ToneKnowledge.ModelTones(model, tones.stream().map(Tone::text).toList())));
-    knowledge.tables().stream().filter(typed -> all.stream().noneMatch(own -> own.model().equalsIgnoreCase(typed.model()))).forEach(all::add);
-    return all;
-  }
+    /** All of them; a model's own table goes before one that was typed in under the same name. */
+    public List<ToneKnowledge.ModelTones> of(long club, ToneKnowledge knowledge) {
+        List<ToneKnowledge.ModelTones> all = new ArrayList<>();
+        fleet.toneTables(club)
+                .forEach((model, tones) -> all.add(new ToneKnowledge.ModelTones(
+                        model, tones.stream().map(Tone::text).toList())));
+        knowledge.tables().stream()
+                .filter(typed -> all.stream().noneMatch(own -> own.model().equalsIgnoreCase(typed.model())))
+                .forEach(all::add);
+        return all;
+    }
 }

@@ -21,45 +21,56 @@ import org.springframework.transaction.TransactionSystemException;
  */
 public record Fault(HttpStatus status, String title, String words) {
 
-  private static final Logger LOG = LoggerFactory.getLogger(Fault.class);
-  private static final SecureRandom RANDOM = new SecureRandom();
-  private static final String LETTERS = "23456789ABCDEFGHJKLMNPQRSTUVWXYZ";
-  private static final int LENGTH = 8;
-  /** Connection, insufficient resources, operator intervention, transaction rollback (PostgreSQL, appendix A). */
-  private static final Set<String> PASSING = Set.of("08", "53", "57", "40");
+    private static final Logger LOG = LoggerFactory.getLogger(Fault.class);
+    private static final SecureRandom RANDOM = new SecureRandom();
+    private static final String LETTERS = "23456789ABCDEFGHJKLMNPQRSTUVWXYZ";
+    private static final int LENGTH = 8;
+    /** Connection, insufficient resources, operator intervention, transaction rollback (PostgreSQL, appendix A). */
+    private static final Set<String> PASSING = Set.of("08", "53", "57", "40");
 
-  /** Writes a fault into the log and says what its sufferer is told. */
-  public static Fault of(Throwable problem) {
-    String reference = reference();
-    if (passes(problem)) {
-      LOG.warn("The database did not answer as it should ({})", reference, problem);
-      return new Fault(HttpStatus.SERVICE_UNAVAILABLE, "The server could not do this now",
-          "Nothing was changed. Try again in a moment; if it stays, tell the administrator the reference " + reference + ".");
+    /** Writes a fault into the log and says what its sufferer is told. */
+    public static Fault of(Throwable problem) {
+        String reference = reference();
+        if (passes(problem)) {
+            LOG.warn("The database did not answer as it should ({})", reference, problem);
+            return new Fault(
+                    HttpStatus.SERVICE_UNAVAILABLE,
+                    "The server could not do this now",
+                    "Nothing was changed. Try again in a moment; if it stays, tell the administrator the reference "
+                            + reference + ".");
+        }
+        LOG.error("A fault of the program ({})", reference, problem);
+        return new Fault(
+                HttpStatus.INTERNAL_SERVER_ERROR,
+                "This is a fault of the program",
+                "Nothing was changed, and trying again will not help. Tell the administrator the reference " + reference
+                        + ": the log of the server has it.");
     }
-    LOG.error("A fault of the program ({})", reference, problem);
-    return new Fault(HttpStatus.INTERNAL_SERVER_ERROR, "This is a fault of the program",
-        "Nothing was changed, and trying again will not help. Tell the administrator the reference " + reference + ": the log of the server has it.");
-  }
 
-  private static boolean passes(Throwable problem) {
-    for (Throwable cause = problem; cause != null; cause = cause.getCause()) {
-      if (cause instanceof TransientDataAccessException || cause instanceof RecoverableDataAccessException || cause instanceof DataAccessResourceFailureException
-          || cause instanceof CannotCreateTransactionException
-          || cause instanceof TransactionSystemException // it could not be ended: the connection went
-          || cause instanceof SQLTransientException || cause instanceof SQLRecoverableException
-          || cause instanceof SQLNonTransientConnectionException
-          || cause instanceof SQLException state && state.getSQLState() != null && PASSING.contains(state.getSQLState().substring(0, 2))) {
-        return true;
-      }
+    private static boolean passes(Throwable problem) {
+        for (Throwable cause = problem; cause != null; cause = cause.getCause()) {
+            if (cause instanceof TransientDataAccessException
+                    || cause instanceof RecoverableDataAccessException
+                    || cause instanceof DataAccessResourceFailureException
+                    || cause instanceof CannotCreateTransactionException
+                    || cause instanceof TransactionSystemException // it could not be ended: the connection went
+                    || cause instanceof SQLTransientException
+                    || cause instanceof SQLRecoverableException
+                    || cause instanceof SQLNonTransientConnectionException
+                    || cause instanceof SQLException state
+                            && state.getSQLState() != null
+                            && PASSING.contains(state.getSQLState().substring(0, 2))) {
+                return true;
+            }
+        }
+        return false;
     }
-    return false;
-  }
 
-  private static String reference() {
-    StringBuilder text = new StringBuilder();
-    for (int i = 0; i < LENGTH; i++) {
-      text.append(LETTERS.charAt(RANDOM.nextInt(LETTERS.length()))).append(i == LENGTH / 2 - 1 ? "-" : "");
+    private static String reference() {
+        StringBuilder text = new StringBuilder();
+        for (int i = 0; i < LENGTH; i++) {
+            text.append(LETTERS.charAt(RANDOM.nextInt(LETTERS.length()))).append(i == LENGTH / 2 - 1 ? "-" : "");
+        }
+        return text.toString();
     }
-    return text.toString();
-  }
 }

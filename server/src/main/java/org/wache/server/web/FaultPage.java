@@ -18,23 +18,29 @@ import org.springframework.web.bind.annotation.RestController;
 @Hidden
 class FaultPage implements ErrorController {
 
-  @RequestMapping("/error")
-  ResponseEntity<ProblemDetail> tell(HttpServletRequest request) {
-    Optional<Throwable> problem = Optional.ofNullable((Throwable) request.getAttribute(RequestDispatcher.ERROR_EXCEPTION));
-    ProblemDetail told = problem.map(Fault::of).map(FaultPage::fault).orElseGet(() -> plain(request));
-    return ResponseEntity.status(told.getStatus()).contentType(MediaType.APPLICATION_PROBLEM_JSON).body(told);
-  }
+    @RequestMapping("/error")
+    ResponseEntity<ProblemDetail> tell(HttpServletRequest request) {
+        Optional<Throwable> problem =
+                Optional.ofNullable((Throwable) request.getAttribute(RequestDispatcher.ERROR_EXCEPTION));
+        ProblemDetail told = problem.map(Fault::of).map(FaultPage::fault).orElseGet(() -> plain(request));
+        return ResponseEntity.status(told.getStatus())
+                .contentType(MediaType.APPLICATION_PROBLEM_JSON)
+                .body(told);
+    }
 
-  private static ProblemDetail fault(Fault fault) {
-    ProblemDetail told = ProblemDetail.forStatusAndDetail(fault.status(), fault.words());
-    told.setTitle(fault.title());
-    return told;
-  }
+    private static ProblemDetail fault(Fault fault) {
+        ProblemDetail told = ProblemDetail.forStatusAndDetail(fault.status(), fault.words());
+        told.setTitle(fault.title());
+        return told;
+    }
 
-  private static ProblemDetail plain(HttpServletRequest request) {
-    Object status = request.getAttribute(RequestDispatcher.ERROR_STATUS_CODE);
-    HttpStatusCode code = HttpStatusCode.valueOf(status instanceof Integer number ? number : HttpStatus.NOT_FOUND.value());
-    String words = code.value() == HttpStatus.NOT_FOUND.value() ? "There is nothing at this address." : "The request cannot be answered as it is written. Nothing was saved.";
-    return ProblemDetail.forStatusAndDetail(code, words);
-  }
+    private static ProblemDetail plain(HttpServletRequest request) {
+        Object status = request.getAttribute(RequestDispatcher.ERROR_STATUS_CODE);
+        HttpStatusCode code =
+                HttpStatusCode.valueOf(status instanceof Integer number ? number : HttpStatus.NOT_FOUND.value());
+        String words = code.value() == HttpStatus.NOT_FOUND.value()
+                ? "There is nothing at this address."
+                : "The request cannot be answered as it is written. Nothing was saved.";
+        return ProblemDetail.forStatusAndDetail(code, words);
+    }
 }

@@ -11,38 +11,43 @@ import tools.jackson.databind.deser.std.StdDeserializer;
  */
 public final class OneLineText extends StdDeserializer<String> {
 
-  public OneLineText() {
-    super(String.class);
-  }
-
-  /**
-   * A name in its one spelling; an empty one stays empty.
-   *
-   * @throws Refused when it has line breaks or signs that are not seen
-   */
-  public static String of(String text) {
-    if (text.isBlank()) {
-      return "";
+    public OneLineText() {
+        super(String.class);
     }
-    try {
-      return PrecisProfiles.OPAQUE_STRING.enforce(text).strip();
-    } catch (IllegalArgumentException e) {
-      throw new Refused("“" + shown(text) + "” is no name: a name is one line, without control characters and without signs that are not seen. Type it anew.");
-    }
-  }
 
-  private static String shown(String text) {
-    String seen = text.codePoints().filter(sign -> Character.isLetterOrDigit(sign) || sign == ' ' || "-.,_/()#&'+".indexOf(sign) >= 0).limit(60)
-        .collect(StringBuilder::new, StringBuilder::appendCodePoint, StringBuilder::append).toString();
-    return seen.strip();
-  }
-
-  @Override
-  public String deserialize(JsonParser parser, DeserializationContext context) {
-    String text = parser.getValueAsString();
-    if (text == null || !parser.currentToken().isScalarValue()) {
-      return (String) context.handleUnexpectedToken(String.class, parser);
+    /**
+     * A name in its one spelling; an empty one stays empty.
+     *
+     * @throws Refused when it has line breaks or signs that are not seen
+     */
+    public static String of(String text) {
+        if (text.isBlank()) {
+            return "";
+        }
+        try {
+            return PrecisProfiles.OPAQUE_STRING.enforce(text).strip();
+        } catch (IllegalArgumentException e) {
+            throw new Refused(
+                    "“" + shown(text)
+                            + "” is no name: a name is one line, without control characters and without signs that are not seen. Type it anew.");
+        }
     }
-    return of(text);
-  }
+
+    private static String shown(String text) {
+        String seen = text.codePoints()
+                .filter(sign -> Character.isLetterOrDigit(sign) || sign == ' ' || "-.,_/()#&'+".indexOf(sign) >= 0)
+                .limit(60)
+                .collect(StringBuilder::new, StringBuilder::appendCodePoint, StringBuilder::append)
+                .toString();
+        return seen.strip();
+    }
+
+    @Override
+    public String deserialize(JsonParser parser, DeserializationContext context) {
+        String text = parser.getValueAsString();
+        if (text == null || !parser.currentToken().isScalarValue()) {
+            return (String) context.handleUnexpectedToken(String.class, parser);
+        }
+        return of(text);
+    }
 }

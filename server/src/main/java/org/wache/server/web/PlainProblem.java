@@ -10,15 +10,19 @@ import tools.jackson.databind.json.JsonMapper;
 /** A problem (RFC 9457) written where the dispatcher has not been reached. */
 final class PlainProblem {
 
-  private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final JsonMapper JSON = JsonMapper.builder().build();
 
-  private PlainProblem() {}
+    private PlainProblem() {}
 
-  static void write(HttpServletResponse response, HttpStatus status, String title, String detail) throws IOException {
-    response.setStatus(status.value());
-    response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-    byte[] body = JSON.writeValueAsString(JSON.createObjectNode().put("title", title).put("status", status.value()).put("detail", detail)).getBytes(StandardCharsets.UTF_8);
-    response.setContentLength(body.length);
-    response.getOutputStream().write(body);
-  }
+    static void write(HttpServletResponse response, HttpStatus status, String title, String detail) throws IOException {
+        response.setStatus(status.value());
+        response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
+        byte[] body = JSON.writeValueAsString(JSON.createObjectNode()
+                        .put("title", title)
+                        .put("status", status.value())
+                        .put("detail", detail))
+                .getBytes(StandardCharsets.UTF_8);
+        response.setContentLength(body.length);
+        response.getOutputStream().write(body);
+    }
 }

@@ -16,42 +16,47 @@ import org.wache.signal.Watts;
 /** A limit of power applies, and the list does not say the power. */
 public final class PowerUnknown implements RouteRule {
 
-  /** Above this no radio of such a list comes near the limit, and writing the limit into the list would be absurd. */
-  private static final double WORTH_OFFERING = 50;
+    /** Above this no radio of such a list comes near the limit, and writing the limit into the list would be absurd. */
+    private static final double WORTH_OFFERING = 50;
 
-  @Override
-  public Slug slug() {
-    return Slug.POWER_UNKNOWN;
-  }
-
-  @Override
-  public RulePage page() {
-    return new RulePage("The power is not given",
-        "A limit applies, and without the transmitter's output it cannot be held against the entry.",
-        "Fill in the output in watts that the radio will use on this entry.",
-        RulePage.entry("nobody", "rx_mhz=462.5625 tx_mhz=462.5625 mode=NFM"),
-        RulePage.entry("nobody", "rx_mhz=462.5625 tx_mhz=462.5625 mode=NFM power_w=0.5"));
-  }
-
-  @Override
-  public List<Finding> on(Route route) {
-    if (route.on().power().isPresent() || !route.on().text(Field.POWER_W).isBlank()) {
-      return List.of();
+    @Override
+    public Slug slug() {
+        return Slug.POWER_UNKNOWN;
     }
-    Optional<PowerLimit> limit = route.powerLimit().or(() -> OutsideAuthorisation.outputLimit(route));
-    if (limit.isEmpty()) {
-      return List.of();
-    }
-    return List.of(route.query(Slug.POWER_UNKNOWN)
-        .message("The power is not given; %s allows %s %s.", route.place(), limit.get().watts(),
-            limit.get().measure().words())
-        .source(route.cite(limit.get().source()))
-        .cures(() -> cures(route, limit.get())));
-  }
 
-  private static List<Change> cures(Route route, PowerLimit limit) {
-    Watts most = Reckoned.of(route, limit.watts(), limit).mostOutput();
-    return most.value() > WORTH_OFFERING ? List.of()
-        : List.of(Change.of("Use " + most, Field.POWER_W, most.number()));
-  }
+    @Override
+    public RulePage page() {
+        return new RulePage(
+                "The power is not given",
+                "A limit applies, and without the transmitter's output it cannot be held against the entry.",
+                "Fill in the output in watts that the radio will use on this entry.",
+                RulePage.entry("nobody", "rx_mhz=462.5625 tx_mhz=462.5625 mode=NFM"),
+                RulePage.entry("nobody", "rx_mhz=462.5625 tx_mhz=462.5625 mode=NFM power_w=0.5"));
+    }
+
+    @Override
+    public List<Finding> on(Route route) {
+        if (route.on().power().isPresent() || !route.on().text(Field.POWER_W).isBlank()) {
+            return List.of();
+        }
+        Optional<PowerLimit> limit = route.powerLimit().or(() -> OutsideAuthorisation.outputLimit(route));
+        if (limit.isEmpty()) {
+            return List.of();
+        }
+        return List.of(route.query(Slug.POWER_UNKNOWN)
+                .message(
+                        "The power is not given; %s allows %s %s.",
+                        route.place(),
+                        limit.get().watts(),
+                        limit.get().measure().words())
+                .source(route.cite(limit.get().source()))
+                .cures(() -> cures(route, limit.get())));
+    }
+
+    private static List<Change> cures(Route route, PowerLimit limit) {
+        Watts most = Reckoned.of(route, limit.watts(), limit).mostOutput();
+        return most.value() > WORTH_OFFERING
+                ? List.of()
+                : List.of(Change.of("Use " + most, Field.POWER_W, most.number()));
+    }
 }

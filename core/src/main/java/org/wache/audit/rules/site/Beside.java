@@ -13,46 +13,58 @@ import org.wache.site.Hit;
 /** What all rules about transmitters beside a receiver share: they speak only of lists that are keyed together. */
 abstract class Beside implements EntryRule {
 
-  private final Slug slug;
-  private final List<Hit.Kind> kinds;
+    private final Slug slug;
+    private final List<Hit.Kind> kinds;
 
-  Beside(Slug slug, Hit.Kind... kinds) {
-    this.slug = slug;
-    this.kinds = List.of(kinds);
-  }
-
-  @Override
-  public final Slug slug() {
-    return slug;
-  }
-
-  @Override
-  public final List<Finding> on(Entry entry) {
-    if (!entry.context().houseRules().keyedTogether().any()) {
-      return List.of();
+    Beside(Slug slug, Hit.Kind... kinds) {
+        this.slug = slug;
+        this.kinds = List.of(kinds);
     }
-    Sites.Reached reached = entry.reached();
-    Findings found = reached.findings();
-    long count = kinds.stream().mapToLong(found::count).sum();
-    if (count == 0) {
-      return List.of();
+
+    @Override
+    public final Slug slug() {
+        return slug;
     }
-    List<Hit> hits = kinds.stream().map(found::nearest).flatMap(List::stream).toList(); // the strongest kind first, then the nearest
-    Hit nearest = hits.get(0);
-    String site = reached.site().map(Sites.Site::name).filter(name -> !name.isEmpty()).map(name -> "At " + name + ": ").orElse("");
-    return List.of(Finding.query(slug)
-        .message(() -> site + words(entry, nearest) + (count == 1 ? "." : " (and " + (count - 1) + " more)."))
-        .working(() -> HitMessage.sum(nearest, entry.list()))
-        .source(source(entry, nearest))
-        .advice(() -> hits.stream().skip(1).map(hit -> "Also " + HitMessage.equation(hit) + " MHz (" + HitMessage.kind(hit.kind()) + " of "
-            + HitMessage.sources(hit, entry.list()) + ").").toList())
-        .cures(() -> slug == Slug.TRANSMIT_NEAR_RECEIVE ? List.of() : Clearing.cures(entry))); // moving within the band leaves it near
-  }
 
-  /** What is, without a full stop. */
-  abstract String words(Entry entry, Hit nearest);
+    @Override
+    public final List<Finding> on(Entry entry) {
+        if (!entry.context().houseRules().keyedTogether().any()) {
+            return List.of();
+        }
+        Sites.Reached reached = entry.reached();
+        Findings found = reached.findings();
+        long count = kinds.stream().mapToLong(found::count).sum();
+        if (count == 0) {
+            return List.of();
+        }
+        List<Hit> hits = kinds.stream()
+                .map(found::nearest)
+                .flatMap(List::stream)
+                .toList(); // the strongest kind first, then the nearest
+        Hit nearest = hits.get(0);
+        String site = reached.site()
+                .map(Sites.Site::name)
+                .filter(name -> !name.isEmpty())
+                .map(name -> "At " + name + ": ")
+                .orElse("");
+        return List.of(Finding.query(slug)
+                .message(() -> site + words(entry, nearest) + (count == 1 ? "." : " (and " + (count - 1) + " more)."))
+                .working(() -> HitMessage.sum(nearest, entry.list()))
+                .source(source(entry, nearest))
+                .advice(() -> hits.stream()
+                        .skip(1)
+                        .map(hit -> "Also " + HitMessage.equation(hit) + " MHz (" + HitMessage.kind(hit.kind()) + " of "
+                                + HitMessage.sources(hit, entry.list()) + ").")
+                        .toList())
+                .cures(() -> slug == Slug.TRANSMIT_NEAR_RECEIVE
+                        ? List.of()
+                        : Clearing.cures(entry))); // moving within the band leaves it near
+    }
 
-  String source(Entry entry, Hit nearest) {
-    return "common practice, no source";
-  }
+    /** What is, without a full stop. */
+    abstract String words(Entry entry, Hit nearest);
+
+    String source(Entry entry, Hit nearest) {
+        return "common practice, no source";
+    }
 }
