@@ -1,8 +1,8 @@
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
-import { defineConfig } from 'vite';
+import { defineConfig, loadEnv } from 'vite';
 
-export default defineConfig({
+export default defineConfig(({ mode }) => ({
   plugins: [react(), tailwindcss()],
   // Everything is a file of its own: the content security policy allows no data: fonts and no inline scripts.
   build: {
@@ -11,5 +11,5 @@ export default defineConfig({
     // The card is a page of its own, small enough for a telephone with a poor network.
     rolldownOptions: { input: ['index.html', 'card.html'] },
   },
-  server: { proxy: { '/api': 'http://127.0.0.1:8750' } },
-});
+  server: { proxy: { '/api': `http://127.0.0.1:${loadEnv(mode, '.', 'WACHE_').WACHE_PORT ?? 8750}` } },
+}));

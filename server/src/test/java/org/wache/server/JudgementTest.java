@@ -261,7 +261,7 @@ class JudgementTest {
         HttpResponse<String> late = who.put(
                 "/api/lists/" + list + "/settings",
                 "{\"before\":" + settings("null", "null") + ",\"after\":" + settings(site(45, -93), "null") + "}");
-        assertThat(late.statusCode()).isEqualTo(422);
+        assertThat(late.statusCode()).isEqualTo(409);
         assertThat(late.body()).contains("Somebody else changed the place");
         HttpResponse<String> off = who.put(
                 "/api/lists/" + list + "/settings",

@@ -132,7 +132,7 @@ class ListsTest {
         HttpResponse<String> late = who.put(
                 "/api/lists/" + list + "/carriers",
                 "{\"before\":" + choice("[]") + ",\"after\":" + choice(extra) + "}");
-        assertThat(late.statusCode()).isEqualTo(422);
+        assertThat(late.statusCode()).isEqualTo(409);
         assertThat(late.body()).contains("Somebody else changed who carries the list");
         assertThat(who.put(
                                 "/api/lists/" + list + "/carriers",

@@ -75,7 +75,7 @@ class OnSiteTest {
         assertThat(get("/api/lists/" + list).path("slips").path(2).path("rule").asString())
                 .isEqualTo("intermod");
         HttpResponse<String> late = key(list, NOTHING, NOTHING);
-        assertThat(late.statusCode()).isEqualTo(422);
+        assertThat(late.statusCode()).isEqualTo(409);
         assertThat(late.body()).contains("Somebody else changed what is keyed together");
         assertThat(key(list, ALL, NOTHING).statusCode()).isEqualTo(204);
         assertThat(get("/api/lists/" + list).path("counts").path("query").asInt())
@@ -192,7 +192,7 @@ class OnSiteTest {
                 .isEqualTo(204);
         HttpResponse<String> late =
                 who.put("/api/stations/" + id, "{\"version\":1,\"form\":" + station("Weir", "5") + "}");
-        assertThat(late.statusCode()).isEqualTo(422);
+        assertThat(late.statusCode()).isEqualTo(409);
         assertThat(late.body()).contains("changed Weir meanwhile");
         JsonNode sheet = Browserless.json(who.post(
                 path + "/sheet",

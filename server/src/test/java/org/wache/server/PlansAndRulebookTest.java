@@ -58,7 +58,7 @@ class PlansAndRulebookTest {
         assertThat(get("/api/lists/" + list).path("slips").path(0).path("rule").asString())
                 .isEqualTo("local-warning");
         HttpResponse<String> late = who.put(path(), save);
-        assertThat(late.statusCode()).isEqualTo(422);
+        assertThat(late.statusCode()).isEqualTo(409);
         assertThat(late.body()).contains("Somebody else saved version");
         JsonNode now = get(path());
         assertThat(now.path("versions").path(0).path("note").asString()).isEqualTo("gauges");

@@ -98,7 +98,7 @@ class RosterTest {
         String renamed = "{\"version\":1,\"party\":" + party("Vera Changed", "") + "}";
         assertThat(who.put(path, renamed).statusCode()).isEqualTo(200);
         HttpResponse<String> late = who.put(path, "{\"version\":1,\"party\":" + party("Vera Late", "") + "}");
-        assertThat(late.statusCode()).isEqualTo(422);
+        assertThat(late.statusCode()).isEqualTo(409);
         assertThat(late.body()).contains("Somebody else changed Vera Changed meanwhile");
         assertThat(named("Vera Changed").path("version").asInt()).isEqualTo(2);
     }

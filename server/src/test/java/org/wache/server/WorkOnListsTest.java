@@ -119,7 +119,7 @@ class WorkOnListsTest {
                                 "{\"before\":" + known.path("version").asInt()
                                         + ",\"knowledge\":{\"neighbours\":[],\"tables\":[]}}")
                         .statusCode())
-                .isEqualTo(422); // begun on an older version
+                .isEqualTo(409); // begun on an older version
     }
 
     @Test // 127.3 Hz is code 19 of the consumer table; D023 sounds like D047 inverted: common practice, no source
@@ -162,7 +162,7 @@ class WorkOnListsTest {
                 .isEqualTo("Ridge");
         HttpResponse<String> again =
                 who.post("/api/lists/" + list + "/changes", "{\"version\":1,\"changes\":[],\"order\":" + order + "}");
-        assertThat(again.statusCode()).isEqualTo(422); // the order it was begun on is gone
+        assertThat(again.statusCode()).isEqualTo(409); // the order it was begun on is gone
         assertThat(get("/api/lists/" + list + "/difference?otherVersion=1")
                         .path("moved")
                         .asBoolean())

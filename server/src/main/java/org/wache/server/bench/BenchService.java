@@ -14,6 +14,7 @@ import org.wache.server.releases.Hands;
 import org.wache.server.releases.Releases;
 import org.wache.server.web.Missing;
 import org.wache.server.web.Refused;
+import org.wache.server.web.Stale;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Plans and starts runs: which entries of a list go into which radios, and which stay out and why. */
@@ -129,8 +130,10 @@ public class BenchService {
                 .club()); // nobody gets or gives back one of them meanwhile, and no licence changes
         RunPlan plan = plan(account, list, orders);
         if (plan.chosen().release().id() != release) {
-            throw new Refused("Release " + plan.chosen().release().number()
-                    + " of the list came out meanwhile. Look at the plan again.");
+            throw new Stale(
+                    "Release " + plan.chosen().release().number()
+                            + " of the list came out meanwhile. Look at the plan again.",
+                    plan.chosen().release().id());
         }
         plan.units().forEach(BenchService::decided);
         long run = store.addRun(plan.chosen(), list, account, callSign);

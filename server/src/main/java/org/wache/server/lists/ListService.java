@@ -27,6 +27,7 @@ import org.wache.server.rulebooks.Rulebooks;
 import org.wache.server.web.Missing;
 import org.wache.server.web.OneLineText;
 import org.wache.server.web.Refused;
+import org.wache.server.web.Stale;
 
 /** Changes of lists: each is one transaction, and none overwrites what somebody else did meanwhile. */
 @Service
@@ -159,9 +160,10 @@ public class ListService {
             UnaryOperator<ListChange> as) {
         ListStore.Head head = store.lockedHead(account, list).orElseThrow(() -> new Missing("The list"));
         if (!choice(head).equals(before)) {
-            throw new Refused(
+            throw new Stale(
                     "Somebody else changed who carries the list. Nothing was saved: look who it is now, and choose"
-                            + " again.");
+                            + " again.",
+                    choice(head));
         }
         after.teams().forEach(team -> checked("the name of a team", team));
         Edition edition = edition(audits.placed(source(account, head)));
@@ -210,8 +212,9 @@ public class ListService {
     void setMeant(long account, long list, Meant before, Meant after, UnaryOperator<ListChange> as) {
         ListStore.Head head = own(store.lockedHead(account, list).orElseThrow(() -> new Missing("The list")), account);
         if (!store.meant(list).same(before)) {
-            throw new Refused(
-                    "Somebody else chose other radios for this list. Nothing was saved: look which they are now, and choose again.");
+            throw new Stale(
+                    "Somebody else chose other radios for this list. Nothing was saved: look which they are now, and choose again.",
+                    store.meant(list));
         }
         after.settings().forEach(setting -> fleet.settable(head.clubId(), setting.model(), setting.lock()));
         if (store.setMeant(list, after)
@@ -246,9 +249,10 @@ public class ListService {
         ListStore.Head head = own(store.lockedHead(account, list).orElseThrow(() -> new Missing("The list")), account);
         Context now = Context.of(head.context());
         if (!now.settings().equals(before.in(now.rulebook()))) {
-            throw new Refused(
+            throw new Stale(
                     "Somebody else changed the place or the house rules of this list. Nothing was saved: look at"
-                            + " what is there now, and change it again.");
+                            + " what is there now, and change it again.",
+                    now.settings());
         }
         store.setContext(list, now.with(after).json());
         store.advance(head, account, as.apply(ListChange.of("settings", "place and house rules", before, after)));
@@ -264,8 +268,9 @@ public class ListService {
         ListStore.Head head = own(store.lockedHead(account, list).orElseThrow(() -> new Missing("The list")), account);
         Context now = Context.of(head.context());
         if (!now.keyed().equals(before)) {
-            throw new Refused(
-                    "Somebody else changed what is keyed together in this list. Nothing was saved: look at what is there now, and choose again.");
+            throw new Stale(
+                    "Somebody else changed what is keyed together in this list. Nothing was saved: look at what is there now, and choose again.",
+                    now.keyed());
         }
         after.bases().forEach(base -> checked("the name of a base", base.name()));
         store.setContext(list, now.with(after).json());
@@ -490,9 +495,10 @@ public class ListService {
     private void arrange(long list, Views.Order order) {
         List<Long> now = store.order(list);
         if (!now.equals(order.before())) {
-            throw new Refused(
+            throw new Stale(
                     "Somebody else added, moved or took out entries meanwhile. Nothing was saved: look at the list as it"
-                            + " is now, and arrange it again.");
+                            + " is now, and arrange it again.",
+                    now);
         }
         if (order.after().size() != now.size() || !Set.copyOf(order.after()).equals(Set.copyOf(now))) {
             throw new Refused("The new order names other entries than the list has.");

@@ -13,6 +13,7 @@ import org.wache.server.accounts.AccountStore;
 import org.wache.server.web.Missing;
 import org.wache.server.web.OneLineText;
 import org.wache.server.web.Refused;
+import org.wache.server.web.Stale;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Models and radios: each change is one transaction, recorded, and never made over somebody else's. */
@@ -73,7 +74,9 @@ public class RadioService {
         locksStay(before, model);
         listsStay(before, model);
         if (!store.changeModel(id, version, model.name(), body, false)) {
-            throw new Refused(CHANGED);
+            throw new Stale(
+                    CHANGED,
+                    store.model(account, id).map(RadioStore.StoredModel::body).orElse(null));
         }
         store.record(before.clubId(), account, "model", id, before.name(), before.body(), body);
     }
@@ -109,7 +112,9 @@ public class RadioService {
             throw new Refused("There are radios of this model. Take them out first.");
         }
         if (!store.changeModel(id, version, before.name(), before.body(), true)) {
-            throw new Refused(CHANGED);
+            throw new Stale(
+                    CHANGED,
+                    store.model(account, id).map(RadioStore.StoredModel::body).orElse(null));
         }
         store.record(before.clubId(), account, "model", id, before.name(), before.body(), null);
     }
@@ -173,7 +178,7 @@ public class RadioService {
             throw new Refused(before.label() + " is on the bench just now. Wait until it is done, or stop it there.");
         }
         if (!store.changeUnit(before.id(), version, draft, removed)) {
-            throw new Refused(CHANGED);
+            throw new Stale(CHANGED, store.unit(account, before.id()).orElse(null));
         }
         store.record(
                 before.clubId(),

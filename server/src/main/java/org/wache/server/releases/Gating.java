@@ -28,6 +28,7 @@ import org.wache.server.rulebooks.Rulebooks;
 import org.wache.server.web.Forbidden;
 import org.wache.server.web.Missing;
 import org.wache.server.web.Refused;
+import org.wache.server.web.Stale;
 
 /** What a list needs before it goes out, waivers, the word of a second person, and the release itself. */
 @Service
@@ -185,8 +186,10 @@ public class Gating {
         stand.gate().matters().forEach(each -> open.put(each.matter().print(), each.matter()));
         for (String print : prints.stream().distinct().toList()) {
             Matter matter = Optional.ofNullable(open.get(print))
-                    .orElseThrow(() -> new Refused("What you would waive is no longer found so: the list was changed"
-                            + " meanwhile. Nothing was saved: look at what is found now."));
+                    .orElseThrow(() -> new Stale(
+                            "What you would waive is no longer found so: the list was changed meanwhile. Nothing was"
+                                    + " saved: look at what is found now.",
+                            stand.state()));
             if (matter.kind() == Matter.Kind.HOLD) {
                 throw new Refused("Entry " + matter.channel().number() + " is on hold: " + matter.message()
                         + " A hold is cured, never waived.");
@@ -300,9 +303,10 @@ public class Gating {
 
     private static void same(Stand stand, String state, String what) {
         if (!stand.state().equals(state)) {
-            throw new Refused(
+            throw new Stale(
                     "The list, its waivers, the roster or the radios were changed since you looked. Nothing was saved: look again before you "
-                            + what + ".");
+                            + what + ".",
+                    stand.state());
         }
     }
 

@@ -17,6 +17,7 @@ import org.wache.server.rulebooks.Rulebooks;
 import org.wache.server.web.Missing;
 import org.wache.server.web.OneLineText;
 import org.wache.server.web.Refused;
+import org.wache.server.web.Stale;
 import tools.jackson.databind.json.JsonMapper;
 
 /** The roster of a group: each change is one transaction, recorded, and never made over somebody else's. */
@@ -156,18 +157,24 @@ public class RosterService {
 
     /** What is stored, in the form of a draft. */
     private static String kept(RosterStore.Stored now) {
-        return JSON.writeValueAsString(new Party.Draft(
-                now.kind(), now.name(), now.note(), now.teams(), PapersJson.licences(JSON.readTree(now.licences()))));
+        return JSON.writeValueAsString(draft(now));
+    }
+
+    private static Party.Draft draft(RosterStore.Stored now) {
+        return new Party.Draft(
+                now.kind(), now.name(), now.note(), now.teams(), PapersJson.licences(JSON.readTree(now.licences())));
     }
 
     private RosterStore.Stored found(long account, long id, int seen) {
         RosterStore.Stored now = store.locked(account, id).orElseThrow(() -> new Missing("The entry of the roster"));
         if (now.removed()) {
-            throw new Refused("Somebody took " + now.name() + " out of the roster meanwhile. Nothing was saved.");
+            throw new Stale("Somebody took " + now.name() + " out of the roster meanwhile. Nothing was saved.", null);
         }
         if (now.version() != seen) {
-            throw new Refused("Somebody else changed " + now.name()
-                    + " meanwhile. Nothing was saved: look at what is there" + " now, and change it again.");
+            throw new Stale(
+                    "Somebody else changed " + now.name()
+                            + " meanwhile. Nothing was saved: look at what is there now, and change it again.",
+                    draft(now));
         }
         return now;
     }

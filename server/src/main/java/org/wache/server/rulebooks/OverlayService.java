@@ -8,6 +8,7 @@ import org.wache.rulebook.OverlayReader;
 import org.wache.rulebook.RulebookProblem;
 import org.wache.server.web.Missing;
 import org.wache.server.web.Refused;
+import org.wache.server.web.Stale;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
@@ -52,8 +53,10 @@ public class OverlayService {
         current(account, club);
         int now = store.locked(club);
         if (now != before) {
-            throw new Refused("Somebody else saved version " + now
-                    + " of the plan meanwhile. Nothing was saved: look at it," + " and make your change there.");
+            throw new Stale(
+                    "Somebody else saved version " + now
+                            + " of the plan meanwhile. Nothing was saved: look at it, and make your change there.",
+                    rows(current(account, club).rows()));
         }
         store.add(club, now + 1, json(rows), note, account);
         return now + 1;

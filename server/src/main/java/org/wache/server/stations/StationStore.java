@@ -10,6 +10,7 @@ import org.wache.server.database.Hold;
 import org.wache.server.log.Logbook;
 import org.wache.server.web.Missing;
 import org.wache.server.web.Refused;
+import org.wache.server.web.Stale;
 
 /** The stations of a group. */
 @Repository
@@ -72,8 +73,10 @@ public class StationStore {
         Hold.row(jdbc, "station", id);
         Stored now = station(id).orElseThrow(() -> new Missing("The station"));
         if (now.version() != seen) {
-            throw new Refused(now.changedBy() + " changed " + now.name()
-                    + " meanwhile. Nothing was saved: look at what is there now, and change it again.");
+            throw new Stale(
+                    now.changedBy() + " changed " + now.name()
+                            + " meanwhile. Nothing was saved: look at what is there now, and change it again.",
+                    now);
         }
         return now;
     }

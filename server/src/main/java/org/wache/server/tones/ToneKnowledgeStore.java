@@ -11,6 +11,7 @@ import org.wache.server.log.Logbook;
 import org.wache.server.rulebooks.Rulebooks;
 import org.wache.server.web.Missing;
 import org.wache.server.web.Refused;
+import org.wache.server.web.Stale;
 import org.wache.signal.Frequency;
 import org.wache.signal.Tone;
 import org.wache.typed.WrittenTone;
@@ -59,9 +60,10 @@ public class ToneKnowledgeStore {
         Known was = known(account, club);
         int now = was.version();
         if (now != before) {
-            throw new Refused(
+            throw new Stale(
                     "Somebody else changed the neighbours or the tables meanwhile. Nothing was saved: look at what is"
-                            + " there now, and make your change again.");
+                            + " there now, and make your change again.",
+                    was.knowledge());
         }
         jdbc.sql(
                         """

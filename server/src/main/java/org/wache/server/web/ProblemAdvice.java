@@ -73,6 +73,14 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         return detail(HttpStatus.UNPROCESSABLE_CONTENT, "Not possible like this", problem.getMessage());
     }
 
+    /** Both sides: what is there now goes with it, what was meant is with whoever asked. */
+    @ExceptionHandler
+    ProblemDetail stale(Stale problem) {
+        ProblemDetail detail = detail(HttpStatus.CONFLICT, "Somebody else was there first", problem.getMessage());
+        detail.setProperty("theirs", problem.theirs());
+        return detail;
+    }
+
     /** PostgreSQL keeps no text with a zero character; nothing was saved of the request that had one. */
     @ExceptionHandler
     ProblemDetail unstorable(DataAccessException problem) {
