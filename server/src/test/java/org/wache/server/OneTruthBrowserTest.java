@@ -170,6 +170,9 @@ class OneTruthBrowserTest extends InBrowser {
         page.locator("[data-entry]")
                 .filter(new Locator.FilterOptions().setHasText("EDGE"))
                 .click();
+        assertThat(page.getByLabel("The entry", new Page.GetByLabelOptions().setExact(true))
+                        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^1"))))
+                .isVisible(); // its cures have come
         page.keyboard().press("1"); // a cure on the Desk
         assertThat(page.getByText(Pattern.compile("just changed"))).isVisible();
         assertThat(page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Show only")))
