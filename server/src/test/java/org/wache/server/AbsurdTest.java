@@ -286,7 +286,7 @@ class AbsurdTest {
                 20, i -> ada.put("/api/parties/" + id, "{\"version\":1,\"party\":" + party.formatted("n" + i) + "}"));
         assertThat(answers.stream().map(HttpResponse::statusCode).filter(status -> status == 200))
                 .hasSize(1);
-        assertThat(answers.stream().map(HttpResponse::statusCode).filter(status -> status == 422))
+        assertThat(answers.stream().map(HttpResponse::statusCode).filter(status -> status == 409))
                 .hasSize(19);
         JsonNode station = Browserless.json(ada.get("/api/groups/" + ada.group() + "/stations"))
                 .path("stations")

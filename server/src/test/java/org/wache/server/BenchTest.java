@@ -137,7 +137,7 @@ class BenchTest {
         long before = fleets.plan(list, units).path("release").asLong();
         long release = fleets.release(list, "Heron H2");
         HttpResponse<String> old = fleets.start(list, before, units);
-        assertThat(old.statusCode()).isEqualTo(422);
+        assertThat(old.statusCode()).isEqualTo(409);
         assertThat(old.body()).contains("Release 2 of the list came out meanwhile");
         fleets.fault(units.get(0), "cable-out", 10);
         long run = fleets.run(list, units);

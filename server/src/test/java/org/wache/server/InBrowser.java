@@ -27,7 +27,7 @@ abstract class InBrowser {
 
     private static final Path AXE = Path.of("..", "web", "node_modules", "axe-core", "axe.min.js");
 
-    private static final int PATIENCE_MS = 20_000;
+    private static final int PATIENCE_MS = 30_000;
 
     private static Playwright playwright;
     protected static Browser browser;
