@@ -433,4 +433,17 @@ class PeopleTest {
                         .statusCode())
                 .isEqualTo(404);
     }
+
+    /** Neither another word, nor other letters, nor a place in the row of roles makes anybody anything. */
+    @ParameterizedTest
+    @ValueSource(strings = {"\"king\"", "0", "\"0\"", "\"COORDINATOR\"", "\"\"", "null"})
+    void whatIsNoRoleIsToldWithThoseThatThereAre(String role) {
+        HttpResponse<String> answer = coordinator.post(
+                "/api/groups/" + coordinator.group() + "/invitations",
+                "{\"name\":\"Nobody\",\"role\":" + role + ",\"party\":null}");
+        assertThat(answer.statusCode()).as(answer.body()).isEqualTo(400);
+        assertThat(Browserless.json(answer).path("detail").asString())
+                .containsAnyOf("one of coordinator, reviewer, technician, member is expected", "“role”")
+                .contains("Nothing was saved");
+    }
 }

@@ -1,6 +1,6 @@
 package org.wache.server.access;
 
-import java.util.Locale;
+import org.wache.server.web.EnumWords;
 
 /** What somebody is in a group. */
 public enum Role {
@@ -12,6 +12,6 @@ public enum Role {
 
     /** As it is written: {@code coordinator}. */
     public String text() {
-        return name().toLowerCase(Locale.ROOT);
+        return EnumWords.of(this);
     }
 }

@@ -5,6 +5,7 @@ import java.util.Locale;
 import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import tools.jackson.databind.cfg.EnumFeature;
 import tools.jackson.databind.cfg.MapperConfig;
 import tools.jackson.databind.introspect.AnnotatedClass;
 import tools.jackson.databind.introspect.JacksonAnnotationIntrospector;
@@ -53,6 +54,7 @@ public class EnumWords {
 
     @Bean
     JsonMapperBuilderCustomizer constantsAreWords() {
-        return builder -> builder.annotationIntrospector(INTROSPECTOR);
+        return builder -> builder.annotationIntrospector(INTROSPECTOR)
+                .enable(EnumFeature.FAIL_ON_NUMBERS_FOR_ENUMS); // a place in a row of constants says nothing
     }
 }

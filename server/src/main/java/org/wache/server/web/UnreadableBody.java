@@ -1,5 +1,6 @@
 package org.wache.server.web;
 
+import java.util.Arrays;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.springframework.http.converter.HttpMessageNotReadableException;
@@ -52,7 +53,13 @@ final class UnreadableBody {
         if (type == null) {
             return "something else";
         }
-        if (type == String.class || type.isEnum()) {
+        if (type.isEnum()) {
+            return "one of "
+                    + Arrays.stream(type.getEnumConstants())
+                            .map(each -> EnumWords.of((Enum<?>) each))
+                            .collect(Collectors.joining(", "));
+        }
+        if (type == String.class) {
             return "a text";
         }
         if (type == boolean.class || type == Boolean.class) {
