@@ -3,7 +3,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
 import { onSent, Problem } from './api/client';
-import { changes, refresh } from './api/fresh';
+import { changes, refresh, takeIn } from './api/fresh';
 import { App } from './App';
 import './index.css';
 import { startTheme } from './ui/theme';
@@ -19,8 +19,11 @@ const queries = new QueryClient({
   },
 });
 
-onSent((method, path, keeps) => {
-  if (changes(method, path)) refresh(queries, keeps);
+onSent((outcome, method, path, keeps) => {
+  if (!changes(method, path)) return;
+  if (outcome === 'taken') refresh(queries, keeps);
+  // What is refused may be refused because the screen is behind.
+  else takeIn(queries);
 });
 
 createRoot(document.getElementById('root')!).render(

@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Link, useParams, useSearchParams } from 'react-router';
-import { api, data, type Schemas } from '../api/client';
+import { type Schemas, Server } from '../api/client';
 import { deskQuery } from '../desk/useDesk';
 import { ListHeader } from '../desk/ListHeader';
 import { useRulebooks } from '../rulebooks/rulebooks';
@@ -32,17 +32,15 @@ export function AbroadPage() {
   });
   const others = (rulebooks.data ?? []).filter((each) => each.id !== desk.data?.rulebook);
   const there = params.get('to') ?? others[0]?.id ?? '';
-  const abroad = useQuery({
-    queryKey: ['abroad', list, there, as, on, desk.data?.version],
-    enabled: there !== '' && desk.data !== undefined,
-    placeholderData: keepPreviousData,
-    queryFn: () =>
-      data(
-        api.GET('/api/lists/{list}/abroad', {
-          params: { path: { list }, query: { rulebook: there, as: as || undefined, on: on || undefined } },
-        }),
-      ),
-  });
+  const abroad = Server.useQuery(
+    'get',
+    '/api/lists/{list}/abroad',
+    {
+      params: { path: { list }, query: { rulebook: there, as: as || undefined, on: on || undefined } },
+      asOf: desk.data?.version,
+    },
+    { enabled: there !== '' && desk.data !== undefined, placeholderData: keepPreviousData },
+  );
   const set = (change: Record<string, string>) => {
     const next = { to: there, as, on, ...change };
     setParams(Object.fromEntries(Object.entries(next).filter(([, value]) => value !== '')), {

@@ -1,6 +1,7 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, data, type Schemas } from '../api/client';
+import { api, data, type Schemas, Server } from '../api/client';
+import { useCaughtUp } from '../api/fresh';
 import { Button } from '../ui/Button';
 import { moment } from '../ui/dates';
 import { Notice } from '../ui/Notice';
@@ -10,7 +11,7 @@ import { TextField } from './TextField';
 
 /** One's own account: password, second factor, and where one is signed in. */
 export function AccountPage() {
-  const own = useQuery({ queryKey: ['account'], queryFn: () => data(api.GET('/api/account')) });
+  const own = Server.useQuery('get', '/api/account');
   return (
     <div className="flex min-h-full flex-col">
       <title>Your account · Wache</title>
@@ -33,8 +34,8 @@ export function AccountPage() {
 }
 
 function OpenSessions({ sessions }: { sessions: Schemas['OwnSession'][] }) {
-  const queries = useQueryClient();
-  const settled = { onSettled: () => queries.invalidateQueries({ queryKey: ['account'] }) };
+  const caughtUp = useCaughtUp();
+  const settled = { onSettled: caughtUp };
   const end = useMutation({
     mutationFn: (session: string) =>
       data(api.DELETE('/api/account/sessions/{session}', { params: { path: { session } } })),
@@ -81,13 +82,13 @@ function OpenSessions({ sessions }: { sessions: Schemas['OwnSession'][] }) {
 function Password() {
   const [current, setCurrent] = useState('');
   const [next, setNext] = useState('');
-  const queries = useQueryClient();
+  const caughtUp = useCaughtUp();
   const change = useMutation({
     mutationFn: () => data(api.PUT('/api/account/password', { body: { current, next } })),
     onSuccess: () => {
       setCurrent('');
       setNext('');
-      return queries.invalidateQueries({ queryKey: ['account'] });
+      return caughtUp();
     },
   });
   return (

@@ -1,6 +1,7 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, data } from '../api/client';
+import { useCaughtUp } from '../api/fresh';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
 import { QrDrawing } from '../ui/QrDrawing';
@@ -8,10 +9,10 @@ import { TextField } from './TextField';
 
 /** The second factor: off, being set up, or on. */
 export function SecondFactor({ on, paperCodes }: { on: boolean; paperCodes: number }) {
-  const queries = useQueryClient();
+  const caughtUp = useCaughtUp();
   const [password, setPassword] = useState('');
   const [code, setCode] = useState('');
-  const refresh = () => queries.invalidateQueries({ queryKey: ['account'] });
+
   const begin = useMutation({
     mutationFn: () => data(api.POST('/api/account/second-factor', { body: { password } })),
     onSuccess: () => setPassword(''),
@@ -21,7 +22,7 @@ export function SecondFactor({ on, paperCodes }: { on: boolean; paperCodes: numb
     onSuccess: () => {
       begin.reset();
       setCode('');
-      return refresh();
+      return caughtUp();
     },
   });
   const off = useMutation({
@@ -29,7 +30,7 @@ export function SecondFactor({ on, paperCodes }: { on: boolean; paperCodes: numb
     onSuccess: () => {
       setPassword('');
       confirm.reset();
-      return refresh();
+      return caughtUp();
     },
   });
   const problem = begin.error ?? confirm.error ?? off.error;

@@ -4,6 +4,7 @@ import { api, data, Problem } from '../api/client';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
 import { Wordmark } from '../ui/Wordmark';
+import { SESSION } from './session';
 import { TextField } from './TextField';
 
 /** Signing in. */
@@ -16,7 +17,7 @@ export function SignIn() {
   const signIn = useMutation({
     mutationFn: () =>
       data(api.POST('/api/session', { body: { login, password, code: asked ? code : null } })),
-    onSuccess: (session) => queries.setQueryData(['session'], session),
+    onSuccess: (session) => queries.setQueryData(SESSION.queryKey, session),
     onError: (problem) => {
       if (
         problem instanceof Problem &&

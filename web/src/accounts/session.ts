@@ -1,6 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
-import { api, data } from '../api/client';
+import { Server } from '../api/client';
+
+/** The question who is signed in. */
+export const SESSION = Server.queryOptions('get', '/api/session', {}, { staleTime: 60_000 });
 
 /** Who is signed in. */
-export const useSession = () =>
-  useQuery({ queryKey: ['session'], queryFn: () => data(api.GET('/api/session')), staleTime: 60_000 });
+export const useSession = () => useQuery(SESSION);

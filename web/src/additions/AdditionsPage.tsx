@@ -1,7 +1,8 @@
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, useMutation } from '@tanstack/react-query';
 import { useDeferredValue, useState } from 'react';
 import { Link } from 'react-router';
-import { api, data, type Schemas } from '../api/client';
+import { api, data, type Schemas, Server } from '../api/client';
+import { useCaughtUp } from '../api/fresh';
 import { Effect } from '../plans/Effect';
 import { Button } from '../ui/Button';
 import { day, moment } from '../ui/dates';
@@ -16,7 +17,7 @@ const LARGEST = 200_000;
 
 /** Editions and private services added to the rulebooks: checked as they are typed, tried on lists, put in force, taken back. */
 export function AdditionsPage() {
-  const queries = useQueryClient();
+  const caughtUp = useCaughtUp();
   const [text, setText] = useState('');
   const [note, setNote] = useState('');
   const [unread, setUnread] = useState<string>();
@@ -24,25 +25,19 @@ export function AdditionsPage() {
   const rulebooks = useRulebooks();
   const country = (id: string | null | undefined) =>
     rulebooks.data?.find((each) => each.id === id)?.title ?? id;
-  const all = useQuery({
-    queryKey: ['additions'],
-    retry: false,
-    queryFn: () => data(api.GET('/api/installation/rulebook-additions')),
-  });
-  const trial = useQuery({
-    queryKey: ['addition-trial', asked],
-    enabled: asked.trim() !== '',
-    placeholderData: keepPreviousData,
-    gcTime: 30_000,
-    queryFn: ({ signal }) =>
-      data(api.POST('/api/installation/rulebook-additions/trial', { body: { text: asked }, signal })),
-  });
+  const all = Server.useQuery('get', '/api/installation/rulebook-additions', {}, { retry: false });
+  const trial = Server.useQuery(
+    'post',
+    '/api/installation/rulebook-additions/trial',
+    { body: { text: asked } },
+    { enabled: asked.trim() !== '', placeholderData: keepPreviousData, gcTime: 30_000 },
+  );
   const put = useMutation({
     mutationFn: () => data(api.POST('/api/installation/rulebook-additions', { body: { text, note } })),
     onSuccess: () => {
       setText('');
       setNote('');
-      return queries.invalidateQueries();
+      return caughtUp();
     },
   });
   const checked = text.trim() === '' ? undefined : trial.data;
@@ -199,19 +194,15 @@ function InForce({
 }
 
 function Added({ addition, onOpen }: { addition: Schemas['AdditionView']; onOpen: (text: string) => void }) {
-  const queries = useQueryClient();
+  const caughtUp = useCaughtUp();
   const [asking, setAsking] = useState(false);
   const [note, setNote] = useState('');
-  const without = useQuery({
-    queryKey: ['addition-without', addition.id],
-    enabled: asking && addition.takenAt === null,
-    queryFn: () =>
-      data(
-        api.GET('/api/installation/rulebook-additions/{addition}/without', {
-          params: { path: { addition: addition.id } },
-        }),
-      ),
-  });
+  const without = Server.useQuery(
+    'get',
+    '/api/installation/rulebook-additions/{addition}/without',
+    { params: { path: { addition: addition.id } } },
+    { enabled: asking && addition.takenAt === null },
+  );
   const takeBack = useMutation({
     mutationFn: () =>
       data(
@@ -222,8 +213,7 @@ function Added({ addition, onOpen }: { addition: Schemas['AdditionView']; onOpen
       ),
     onSuccess: () => {
       setAsking(false);
-      queries.removeQueries({ queryKey: ['addition-without', addition.id] });
-      return queries.invalidateQueries();
+      return caughtUp();
     },
   });
   const problem = without.error ?? takeBack.error;

@@ -1,4 +1,5 @@
-import createClient from 'openapi-fetch';
+import createClient, { type Client } from 'openapi-fetch';
+import createQueries from 'openapi-react-query';
 import type { components, paths } from './schema';
 
 export type Schemas = components['schemas'];
@@ -32,13 +33,23 @@ export const api = createClient<paths>({ baseUrl: window.location.origin });
 /** Named by a request whose change the Desk of a list takes in by itself; it does not go over the line. */
 export const KEEPS = 'x-keeps';
 
-type Heard = (method: string, path: string, keeps?: number) => void;
+/** What became of a request: the server took it, or refused it because of what is there. */
+export type Outcome = 'taken' | 'refused';
+
+type Heard = (outcome: Outcome, method: string, path: string, keeps?: number) => void;
 let heard: Heard = () => undefined;
 
-/** Who is told of every request that was sent and that the server took. */
+/** Who is told of every request that was sent and that the server took, or refused because of what is there. */
 export const onSent = (listener: Heard) => {
   heard = listener;
 };
+
+/** Tells of a request that went another way than through here and was taken. */
+export const sent = (method: string, path: string) => heard('taken', method, path);
+
+const GONE = 404;
+const STALE = 409;
+const REFUSED = 422;
 
 const keepers = new Map<string, number>();
 
@@ -54,32 +65,47 @@ api.use({
     }
     return request;
   },
-  onResponse({ request, response, id }) {
+  async onResponse({ request, response, id }) {
     const keeps = keepers.get(id);
     keepers.delete(id);
-    if (response.ok) heard(request.method, new URL(request.url).pathname, keeps);
-    return undefined;
+    const path = new URL(request.url).pathname;
+    if (response.ok) {
+      heard('taken', request.method, path, keeps);
+      return undefined;
+    }
+    if ([GONE, STALE, REFUSED].includes(response.status)) heard('refused', request.method, path, keeps);
+    throw refusal(response.status, await body(response));
+  },
+  onError({ error }) {
+    if (error instanceof DOMException && error.name === 'AbortError') return undefined;
+    return new Problem(0, 'The server does not answer. What you typed is still here; try again.');
   },
 });
 
-interface Answer<T> {
-  data?: T;
-  error?: unknown;
-  response: Response;
+async function body(response: Response): Promise<unknown> {
+  try {
+    return await response.json();
+  } catch {
+    return undefined;
+  }
 }
 
-/** The data of an answer, or a Problem with what the server said. */
-export async function data<T>(answer: Promise<Answer<T>>): Promise<T> {
-  let got: Answer<T>;
-  try {
-    got = await answer;
-  } catch (cause) {
-    if (cause instanceof DOMException && cause.name === 'AbortError') throw cause;
-    throw new Problem(0, 'The server does not answer. What you typed is still here; try again.');
-  }
-  if (!got.response.ok) throw refusal(got.response.status, got.error);
-  return got.data as T;
-}
+/** The paths of the description, each of which may end in a Problem. */
+type Told<Paths> = {
+  [Path in keyof Paths]: {
+    [Method in keyof Paths[Path]]: Paths[Path][Method] extends { responses: infer Answers }
+      ? Omit<Paths[Path][Method], 'responses'> & {
+          responses: Answers & { default: { content: { 'application/json': Problem } } };
+        }
+      : Paths[Path][Method];
+  };
+};
+
+/** What pages ask the server, each question kept under its address and its parameters. */
+export const Server = createQueries(api as unknown as Client<Told<paths>>);
+
+/** The data of an answer; what the server refuses is thrown as a Problem. */
+export const data = async <T>(answer: Promise<{ data?: T }>): Promise<T> => (await answer).data as T;
 
 /** What the server said against it. */
 export function refusal(status: number, body: unknown): Problem {

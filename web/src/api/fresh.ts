@@ -1,26 +1,40 @@
-import { type QueryClient, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useRef } from 'react';
-import { api, data, type Schemas } from './client';
+import { type QueryClient, useQueryClient } from '@tanstack/react-query';
+import { useCallback, useEffect, useRef } from 'react';
+import { Server } from './client';
+import type { paths } from './schema';
 
 /** What no change of a group's data alters, and what is thrown away anyway. */
-const SETTLED = new Set([
-  'session',
-  'terms',
-  'places',
-  'chart',
-  'presence',
-  'pulse',
-  'trial',
-  'proposal',
-  'practice',
-  'intake',
+const SETTLED: ReadonlySet<string> = new Set<keyof paths>([
+  '/api/session',
+  '/api/fields',
+  '/api/rulebook/terms',
+  '/api/rulebook/places',
+  '/api/rulebook/chart',
+  '/api/invitation',
+  '/api/groups/{group}/pulse',
+  '/api/lists/{list}/presence',
+  '/api/lists/{list}/entries/{entry}/trial',
+  '/api/models/{model}/practice',
+  '/api/intakes/{intake}',
+  '/api/intakes/{intake}/reading',
+  '/api/lists/{list}/proposals/swap',
+  '/api/lists/{list}/proposals/names',
+  '/api/lists/{list}/proposals/tones',
+  '/api/lists/{list}/proposals/arrangement',
 ]);
 
 /** Requests that are sent like changes and only ask. */
 const ASKS = /\/(trial|bench-plan|presence|practice|sheet|reading|card|session|understood|proposals\/\w+)$/;
 
 /** What a form may be filled in over: the others' changes do not go under it, and saving over them is told. */
-const FILLED_IN = new Set(['desk', 'roster', 'overlay', 'stations', 'tones', 'site', 'tools']);
+const FILLED_IN: ReadonlySet<string> = new Set<keyof paths>([
+  '/api/lists/{list}',
+  '/api/groups/{group}/roster',
+  '/api/groups/{group}/overlay',
+  '/api/groups/{group}/stations',
+  '/api/groups/{group}/tones',
+  '/api/lists/{list}/site',
+]);
 
 /** Whether an address that was written to means that something is otherwise now. */
 export const changes = (method: string, path: string) => method !== 'GET' && !ASKS.test(path);
@@ -30,27 +44,63 @@ export const changes = (method: string, path: string) => method !== 'GET' && !AS
  * places say two things. `keeps` names a list whose Desk has taken the change in itself.
  */
 export function refresh(queries: QueryClient, keeps?: number) {
-  queries.removeQueries({ type: 'inactive', predicate: (each) => !SETTLED.has(part(each)) });
+  forget(queries);
   void queries.invalidateQueries({
-    predicate: (each) => !SETTLED.has(part(each)) && !(part(each) === 'desk' && each.queryKey[1] === keeps),
+    predicate: (each) => !SETTLED.has(address(each)) && !isDesk(each, keeps),
   });
 }
 
-const part = ({ queryKey }: { queryKey: readonly unknown[] }) => String(queryKey[0]);
+/** Somebody else changed something: as after a change here, but nothing goes under what is being filled in. */
+export function takeIn(queries: QueryClient) {
+  forget(queries);
+  void queries.invalidateQueries({
+    predicate: (each) => !SETTLED.has(address(each)) && !FILLED_IN.has(address(each)),
+  });
+}
+
+/** Waits until everything on the screen is as the server has it after a change. */
+export function useCaughtUp() {
+  const queries = useQueryClient();
+  return useCallback(
+    () => queries.refetchQueries({ type: 'active', fetchStatus: 'fetching' }, { cancelRefetch: false }),
+    [queries],
+  );
+}
+
+/** Asks for everything anew, under what is being filled in as well: for "look again". */
+export function useLookAgain() {
+  const queries = useQueryClient();
+  const caughtUp = useCaughtUp();
+  return useCallback(() => {
+    refresh(queries);
+    return caughtUp();
+  }, [queries, caughtUp]);
+}
+
+const forget = (queries: QueryClient) =>
+  queries.removeQueries({ type: 'inactive', predicate: (each) => !SETTLED.has(address(each)) });
+
+/** The address of a question, as the API description writes it. */
+const address = ({ queryKey }: { queryKey: readonly unknown[] }) => String(queryKey[1]);
+
+const isDesk = (each: { queryKey: readonly unknown[] }, list: number | undefined) => {
+  const init = each.queryKey[2] as { params?: { path?: { list?: number } } } | undefined;
+  return list !== undefined && address(each) === '/api/lists/{list}' && init?.params?.path?.list === list;
+};
 
 const EVERY_MS = 3_000;
+
+const pulseOf = (group: number | undefined) => ({ params: { path: { group: group ?? 0 } } });
 
 /** What the others do: when something of the group is otherwise than before, what is on the screen is asked for anew. */
 export function usePulse(group: number | undefined) {
   const queries = useQueryClient();
   const before = useRef<{ group?: number; mark?: string }>({});
-  const pulse = useQuery({
-    queryKey: ['pulse', group],
+  const pulse = Server.useQuery('get', '/api/groups/{group}/pulse', pulseOf(group), {
     enabled: group !== undefined,
     refetchInterval: EVERY_MS,
     retry: false,
     gcTime: 0,
-    queryFn: () => data(api.GET('/api/groups/{group}/pulse', { params: { path: { group: group! } } })),
   });
   const mark = pulse.data?.mark;
   useEffect(() => {
@@ -58,14 +108,19 @@ export function usePulse(group: number | undefined) {
     before.current = { group, mark };
     if (mark === undefined || known.mark === undefined || known.group !== group || known.mark === mark)
       return;
-    queries.removeQueries({ type: 'inactive', predicate: (each) => !SETTLED.has(part(each)) });
-    void queries.invalidateQueries({
-      predicate: (each) => !SETTLED.has(part(each)) && !FILLED_IN.has(part(each)),
-    });
+    takeIn(queries);
   }, [group, mark, queries]);
 }
 
-/** A mark of what every list of the group is held against, beside its own entries. */
-export function useRulesMark(group: number): string | undefined {
-  return useQuery<Schemas['Pulse']>({ queryKey: ['pulse', group], enabled: false }).data?.rules;
+/**
+ * A mark of what every list of the group is held against, beside its own entries, as the server told it after a moment.
+ *
+ * @param since milliseconds since 1970, of this machine
+ */
+export function useRulesMark(group: number, since: number): string | undefined {
+  const pulse = Server.useQuery('get', '/api/groups/{group}/pulse', pulseOf(group), { enabled: false });
+  return pulse.dataUpdatedAt > since + ASKED_MS ? pulse.data?.rules : undefined;
 }
+
+/** How long a pulse may be on its way: one that comes sooner after a moment may have been asked before it. */
+const ASKED_MS = 1_000;

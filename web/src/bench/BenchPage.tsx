@@ -1,8 +1,7 @@
-import { useQuery } from '@tanstack/react-query';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { useGroup } from '../accounts/group';
 import { useMay } from '../accounts/rights';
-import { api, data } from '../api/client';
+import { Server } from '../api/client';
 import { Button } from '../ui/Button';
 import { moment } from '../ui/dates';
 import { GroupSelect } from '../ui/GroupSelect';
@@ -23,13 +22,16 @@ export function BenchPage() {
   const may = useMay('bench');
   const run = useParams().run;
   const [params] = useSearchParams();
-  const runs = useQuery({
-    queryKey: ['runs', group?.id],
-    enabled: group !== undefined,
-    refetchInterval: (query) =>
-      query.state.data?.some((each) => each.jobs.some(open)) ? WATCHING_MS : IDLE_MS,
-    queryFn: () => data(api.GET('/api/groups/{group}/runs', { params: { path: { group: group!.id } } })),
-  });
+  const runs = Server.useQuery(
+    'get',
+    '/api/groups/{group}/runs',
+    { params: { path: { group: group?.id ?? 0 } } },
+    {
+      enabled: group !== undefined,
+      refetchInterval: (query) =>
+        query.state.data?.some((each) => each.jobs.some(open)) ? WATCHING_MS : IDLE_MS,
+    },
+  );
   const all = runs.data ?? [];
   const beginning =
     run === undefined && (params.has('list') || params.has('units') || params.has('new') || all.length === 0);

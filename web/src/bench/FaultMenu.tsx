@@ -1,6 +1,7 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react';
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useMutation } from '@tanstack/react-query';
 import { api, data } from '../api/client';
+import { useCaughtUp } from '../api/fresh';
 
 const FAULTS: [string, string, number][] = [
   ['cable-out', 'Pull the cable out now', 0],
@@ -21,7 +22,7 @@ const WORDS: Record<string, string> = {
 
 /** Makes something go wrong with a simulated radio, to see what the bench does; and mends it. */
 export function FaultMenu({ unit, label, fault }: { unit: number; label: string; fault?: string }) {
-  const queries = useQueryClient();
+  const caughtUp = useCaughtUp();
   const change = useMutation({
     mutationFn: ([what, after]: [string, number]) =>
       data(
@@ -30,7 +31,7 @@ export function FaultMenu({ unit, label, fault }: { unit: number; label: string;
           body: { fault: what, after },
         }),
       ),
-    onSettled: () => queries.invalidateQueries({ queryKey: ['runs'] }),
+    onSettled: caughtUp,
   });
   const item = 'data-focus:bg-accent-wash block w-full px-3 py-1 text-left';
   return (

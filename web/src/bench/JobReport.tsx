@@ -1,15 +1,11 @@
-import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
-import { api, data } from '../api/client';
+import { Server } from '../api/client';
 import { Notice } from '../ui/Notice';
 import { VerdictMark } from '../ui/VerdictMark';
 
 /** What came of the work on a radio: what stayed out, what differs after reading back, every press of the key. */
 export function JobReport({ job }: { job: number }) {
-  const report = useQuery({
-    queryKey: ['job', job],
-    queryFn: () => data(api.GET('/api/jobs/{job}', { params: { path: { job } } })),
-  });
+  const report = Server.useQuery('get', '/api/jobs/{job}', { params: { path: { job } } });
   if (report.error)
     return (
       <div className="px-3 pb-3">

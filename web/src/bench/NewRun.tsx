@@ -1,7 +1,8 @@
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { api, data, type Schemas } from '../api/client';
+import { api, data, type Schemas, Server } from '../api/client';
+import { useCaughtUp } from '../api/fresh';
 import { MeantButton } from '../meant/MeantButton';
 import { unitsOf, useMeant } from '../meant/useMeant';
 import { useRadios } from '../radios/useRadios';
@@ -23,7 +24,7 @@ interface Props {
 
 /** Which release goes into which radios, for whom, and what would stay out of each, before anything is written. */
 export function NewRun({ group, list: given, units: asked, whom, onStarted }: Props) {
-  const queries = useQueryClient();
+  const caughtUp = useCaughtUp();
   const [keptList, setList] = useKept(`wache-bench-list-${group}`, '');
   const [keptOrders, setOrders] = useKept<Orders>(`wache-bench-radios-${group}`, {});
   const [takenOver, setTakenOver] = useState(given === undefined && asked === undefined);
@@ -35,33 +36,20 @@ export function NewRun({ group, list: given, units: asked, whom, onStarted }: Pr
     setOrders(next);
   };
   const [sign, setSign] = useState(callSign());
-  const lists = useQuery({
-    queryKey: ['bench-lists', group],
-    queryFn: () => data(api.GET('/api/groups/{group}/bench-lists', { params: { path: { group } } })),
-  });
-  const roster = useQuery({
-    queryKey: ['roster', group],
-    queryFn: () => data(api.GET('/api/groups/{group}/roster', { params: { path: { group } } })),
-  });
+  const lists = Server.useQuery('get', '/api/groups/{group}/bench-lists', { params: { path: { group } } });
+  const roster = Server.useQuery('get', '/api/groups/{group}/roster', { params: { path: { group } } });
   const radios = useRadios(group);
   const meant = useMeant(Number(list), list !== '');
   const chosen = Object.values(orders).filter(
     (each) => radios.data?.units.some((unit) => unit.id === each.unit) ?? false,
   );
   const released = lists.data?.some((each) => String(each.list) === list) ?? false;
-  const plan = useQuery({
-    queryKey: ['bench-plan', list, chosen],
-    enabled: released && chosen.length > 0,
-    placeholderData: keepPreviousData,
-    retry: false,
-    queryFn: () =>
-      data(
-        api.POST('/api/lists/{list}/bench-plan', {
-          params: { path: { list: Number(list) } },
-          body: { units: chosen },
-        }),
-      ),
-  });
+  const plan = Server.useQuery(
+    'post',
+    '/api/lists/{list}/bench-plan',
+    { params: { path: { list: Number(list) } }, body: { units: chosen } },
+    { enabled: released && chosen.length > 0, placeholderData: keepPreviousData, retry: false },
+  );
   const start = useMutation({
     mutationFn: () =>
       data(
@@ -72,11 +60,9 @@ export function NewRun({ group, list: given, units: asked, whom, onStarted }: Pr
       ),
     onSuccess: async (made) => {
       change(list, {});
-      await queries.invalidateQueries({ queryKey: ['runs'] });
-      await queries.invalidateQueries({ queryKey: ['radios'] });
+      await caughtUp();
       onStarted(made.id);
     },
-    onError: () => queries.invalidateQueries({ queryKey: ['bench-plan'] }),
   });
   const put = (next: Order[]) =>
     change(list, { ...orders, ...Object.fromEntries(next.map((each) => [each.unit, each])) });

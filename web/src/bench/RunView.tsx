@@ -1,7 +1,8 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, data, type Schemas } from '../api/client';
+import { useCaughtUp } from '../api/fresh';
 import { Button } from '../ui/Button';
 import { moment } from '../ui/dates';
 import { Notice } from '../ui/Notice';
@@ -15,9 +16,9 @@ type Job = Schemas['BenchJob'];
 
 /** A run: each radio with how far it has come, and what to press when one did not come through. */
 export function RunView({ run }: { run: Schemas['BenchRun'] }) {
-  const queries = useQueryClient();
+  const caughtUp = useCaughtUp();
   const [shown, setShown] = useState<number>();
-  const refresh = () => queries.invalidateQueries({ queryKey: ['runs'] });
+  const refresh = caughtUp;
   const again = useMutation({
     mutationFn: async (jobs: Job[]) => {
       for (const job of jobs)

@@ -1,6 +1,5 @@
-import { useQuery } from '@tanstack/react-query';
 import { useGroup } from '../accounts/group';
-import { api, data } from '../api/client';
+import { Server } from '../api/client';
 import { GroupSelect } from '../ui/GroupSelect';
 import { Notice } from '../ui/Notice';
 import { PageHeader } from '../ui/PageHeader';
@@ -9,12 +8,12 @@ import { Card } from './Card';
 /** What a member sees first: their own card. */
 export function OwnCardPage() {
   const { group } = useGroup();
-  const card = useQuery({
-    queryKey: ['card', group?.id],
-    enabled: group !== undefined,
-    retry: false,
-    queryFn: () => data(api.GET('/api/groups/{group}/card', { params: { path: { group: group!.id } } })),
-  });
+  const card = Server.useQuery(
+    'get',
+    '/api/groups/{group}/card',
+    { params: { path: { group: group?.id ?? 0 } } },
+    { enabled: group !== undefined, retry: false },
+  );
   return (
     <div className="flex min-h-full flex-col">
       <title>Your card · Wache</title>

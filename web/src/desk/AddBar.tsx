@@ -1,6 +1,6 @@
-import { keepPreviousData, queryOptions, useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState, type ClipboardEvent, type KeyboardEvent } from 'react';
-import { api, data, type Schemas } from '../api/client';
+import { type Schemas, Server } from '../api/client';
 import { Button } from '../ui/Button';
 import { INPUT } from '../ui/Field';
 import { UnderstoodView } from './UnderstoodView';
@@ -30,18 +30,12 @@ export function AddBar({ list, version, examples = [], initial = '', onAdd, onTa
   const [chosen, setChosen] = useState<number>(0);
   const lines = text.split('\n').filter((line) => line.trim() !== '');
   const many = text.includes('\n');
-  const question = queryOptions({
-    queryKey: ['understood', list, version, lines],
-    gcTime: 10_000,
-    queryFn: ({ signal }) =>
-      data(
-        api.POST('/api/lists/{list}/understood', {
-          params: { path: { list } },
-          body: { lines: lines.slice(0, 500) },
-          signal,
-        }),
-      ),
-  });
+  const question = Server.queryOptions(
+    'post',
+    '/api/lists/{list}/understood',
+    { params: { path: { list } }, body: { lines: lines.slice(0, 500) }, asOf: version },
+    { gcTime: 10_000 },
+  );
   const read = useQuery({ ...question, enabled: lines.length > 0, placeholderData: keepPreviousData });
   const current = lines.length > 0 && !read.isPlaceholderData ? read.data : undefined;
   const shown = lines.length > 0 ? (read.data ?? []) : [];

@@ -1,17 +1,16 @@
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
-import { useQuery } from '@tanstack/react-query';
-import { api, data, type Desk } from '../api/client';
+import { type Desk, Server } from '../api/client';
 import { day } from '../ui/dates';
 import { INPUT, Labelled } from '../ui/Field';
 
 /** The day for which the list is audited: today, or another one to look back at or ahead to. */
 export function AsOf({ desk, onChange }: { desk: Desk; onChange: (on: string | undefined) => void }) {
-  const editions = useQuery({
-    queryKey: ['editions', desk.rulebook],
-    staleTime: Infinity,
-    queryFn: () =>
-      data(api.GET('/api/rulebook/editions', { params: { query: { rulebook: desk.rulebook } } })),
-  });
+  const editions = Server.useQuery(
+    'get',
+    '/api/rulebook/editions',
+    { params: { query: { rulebook: desk.rulebook } } },
+    { staleTime: Infinity },
+  );
   const today = desk.on === desk.today;
   return (
     <Popover className="shrink-0">

@@ -1,8 +1,8 @@
 import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/react';
 import { TakesFocus } from '../ui/TakesFocus';
-import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, data } from '../api/client';
+import { api, data, Server } from '../api/client';
+import { useCaughtUp } from '../api/fresh';
 import { Button } from '../ui/Button';
 import { AddBar } from './AddBar';
 
@@ -14,13 +14,10 @@ interface Props {
 
 /** Rows of a table that made no entry: a line that tells of them, and the place to make entries of them. */
 export function AsideRows({ list, version, onAdd }: Props) {
-  const queries = useQueryClient();
+  const caughtUp = useCaughtUp();
   const [open, setOpen] = useState(false);
   const [mending, setMending] = useState<number>();
-  const rows = useQuery({
-    queryKey: ['aside', list],
-    queryFn: () => data(api.GET('/api/lists/{list}/aside', { params: { path: { list } } })),
-  });
+  const rows = Server.useQuery('get', '/api/lists/{list}/aside', { params: { path: { list } } });
   const aside = rows.data ?? [];
   if (aside.length === 0) return null;
   const settle = async (ids: number[]) => {
@@ -28,7 +25,7 @@ export function AsideRows({ list, version, onAdd }: Props) {
       api.POST('/api/lists/{list}/aside/settled', { params: { path: { list } }, body: { rows: ids } }),
     );
     setMending(undefined);
-    await queries.invalidateQueries({ queryKey: ['aside', list] });
+    await caughtUp();
   };
   return (
     <>

@@ -1,8 +1,7 @@
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
-import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { api, data, type Carrier, type Schemas } from '../api/client';
+import { type Carrier, type Schemas, Server } from '../api/client';
 import { Button } from '../ui/Button';
 import { INPUT } from '../ui/Field';
 import { some } from '../ui/people';
@@ -95,10 +94,7 @@ export function Carriers({ group, choice, holders, onChange }: Props) {
 }
 
 const useRoster = (group: number) =>
-  useQuery({
-    queryKey: ['roster', group],
-    queryFn: () => data(api.GET('/api/groups/{group}/roster', { params: { path: { group } } })),
-  });
+  Server.useQuery('get', '/api/groups/{group}/roster', { params: { path: { group } } });
 
 function Chosen({ choice, group, onChange }: Omit<Props, 'holders'>) {
   const roster = useRoster(group);

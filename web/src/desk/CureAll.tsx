@@ -1,8 +1,7 @@
 import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/react';
 import { TakesFocus } from '../ui/TakesFocus';
-import { useQuery } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
-import { api, data, type Change, type Desk, type Schemas } from '../api/client';
+import { type Change, type Desk, type Schemas, Server } from '../api/client';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
 import { Left } from './Left';
@@ -35,10 +34,9 @@ export function CureAll({ desk, onTake, onClose }: Props) {
   const { id: list, version } = desk;
   const [queries, setQueries] = useState(false);
   const [left, setLeft] = useState<ReadonlySet<number>>(new Set());
-  const proposed = useQuery({
-    queryKey: ['cures', list, version, queries],
-    queryFn: () =>
-      data(api.GET('/api/lists/{list}/cures', { params: { path: { list }, query: { queries } } })),
+  const proposed = Server.useQuery('get', '/api/lists/{list}/cures', {
+    params: { path: { list }, query: { queries } },
+    asOf: version,
   });
   const [silenced, setSilenced] = useState<ReadonlySet<number>>(new Set());
   const cures = proposed.data?.cures ?? [];

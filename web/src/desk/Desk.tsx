@@ -1,7 +1,7 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { keepPreviousData } from '@tanstack/react-query';
 import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
-import { api, data, type Change, type Cure, type Schemas, type Slip } from '../api/client';
+import { api, data, type Change, type Cure, type Schemas, type Slip, Server } from '../api/client';
 import { Directory } from '../directory/Directory';
 import { News } from '../directory/News';
 import { bring } from '../intake/bring';
@@ -17,7 +17,7 @@ import { useTerms } from '../rulebooks/rulebooks';
 import { AddBar } from './AddBar';
 import { AsideRows } from './AsideRows';
 import { Assumed } from './Assumed';
-import { ClashDialog } from './ClashDialog';
+import { ClashDialog } from '../lists/ClashDialog';
 import { CureAll } from './CureAll';
 import { numbered } from './cures';
 import { DeskHeader } from './DeskHeader';
@@ -30,7 +30,8 @@ import { SlipList } from './SlipList';
 import { Unsaved } from './Unsaved';
 import { follows } from './follow';
 import { useDrafts } from './useDrafts';
-import { type DeskSeen, edit, type useDesk } from './useDesk';
+import { edit } from '../lists/changes';
+import type { DeskSeen, useDesk } from './useDesk';
 import { useDeskKeys } from './useDeskKeys';
 
 interface Props {
@@ -70,20 +71,12 @@ export function Desk({ desk, ruler, holder, work }: Props) {
   const draft = drafts.texts(wanted);
   const draftOf = Object.keys(draft).length > 0 ? wanted : undefined;
 
-  const trial = useQuery({
-    queryKey: ['trial', desk.id, desk.version, wanted, draft],
-    enabled: draftOf !== undefined,
-    placeholderData: keepPreviousData,
-    gcTime: 10_000,
-    queryFn: ({ signal }) =>
-      data(
-        api.POST('/api/lists/{list}/entries/{entry}/trial', {
-          params: { path: { list: desk.id, entry: wanted } },
-          body: { fields: draft },
-          signal,
-        }),
-      ),
-  });
+  const trial = Server.useQuery(
+    'post',
+    '/api/lists/{list}/entries/{entry}/trial',
+    { params: { path: { list: desk.id, entry: wanted } }, body: { fields: draft }, asOf: desk.version },
+    { enabled: draftOf !== undefined, placeholderData: keepPreviousData, gcTime: 10_000 },
+  );
   const tried = draftOf !== undefined && trial.data?.dossier.slip.id === wanted ? trial.data : undefined;
   const slips = useMemo(() => {
     if (!tried) return desk.slips;
@@ -96,17 +89,15 @@ export function Desk({ desk, ruler, holder, work }: Props) {
   const selected = slips.find((slip) => slip.id === wanted) ?? (narrow ? undefined : order[0]);
   const saved = desk.slips.find((slip) => slip.id === selected?.id);
 
-  const asked = useQuery({
-    queryKey: ['dossier', desk.id, desk.version, selected?.id, desk.on, desk.holders],
-    enabled: selected !== undefined,
-    placeholderData: keepPreviousData,
-    queryFn: () =>
-      data(
-        api.GET('/api/lists/{list}/entries/{entry}', {
-          params: { path: { list: desk.id, entry: selected!.id }, query: { on: desk.on } },
-        }),
-      ),
-  });
+  const asked = Server.useQuery(
+    'get',
+    '/api/lists/{list}/entries/{entry}',
+    {
+      params: { path: { list: desk.id, entry: selected?.id ?? 0 }, query: { on: desk.on } },
+      asOf: [desk.version, desk.holders],
+    },
+    { enabled: selected !== undefined, placeholderData: keepPreviousData },
+  );
   const dossier = tried?.dossier ?? (asked.data?.slip.id === selected?.id ? asked.data : undefined);
   const terms = useTerms(desk.rulebook);
   const examples = terms.data?.examples ?? [];
@@ -267,7 +258,7 @@ export function Desk({ desk, ruler, holder, work }: Props) {
         <Presence
           desk={desk}
           entry={selected?.id}
-          typing={draftOf !== undefined}
+          typing={draftOf !== undefined || work.busy}
           onChanged={takeTheirs}
           onDrop={() => {
             drafts.open.forEach(drafts.drop);

@@ -1,7 +1,6 @@
 import { useTerms } from '../rulebooks/rulebooks';
-import { useQuery } from '@tanstack/react-query';
 import { useParams, useSearchParams } from 'react-router';
-import { api, data, type Carrier, type Schemas } from '../api/client';
+import { type Carrier, type Schemas, Server } from '../api/client';
 import { ListHeader } from './ListHeader';
 import { Notice } from '../ui/Notice';
 import { Button } from '../ui/Button';
@@ -23,13 +22,12 @@ export function DeskPage() {
   const as = words(carrier, byLine);
   const group = work.desk.data?.groupId;
   const rulebook = work.desk.data?.rulebook;
-  const ruler = useQuery({
-    queryKey: ['ruler', as, group, on, rulebook],
-    enabled: work.desk.data !== undefined,
-    staleTime: 60_000,
-    placeholderData: (old) => old,
-    queryFn: () => data(api.GET('/api/ruler', { params: { query: { as, group, on, rulebook } } })),
-  });
+  const ruler = Server.useQuery(
+    'get',
+    '/api/ruler',
+    { params: { query: { as, group, on, rulebook } } },
+    { enabled: work.desk.data !== undefined, staleTime: 60_000, placeholderData: (old) => old },
+  );
   const problem = work.desk.error ?? ruler.error;
   if (problem)
     return (

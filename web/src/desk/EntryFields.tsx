@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { useTerms } from '../rulebooks/rulebooks';
 import { Button } from '../ui/Button';
 import { oddPower } from './follow';
-import { FIELDS, type FieldSpec } from './fields';
+import { heading, useFields, type FieldView } from '../lists/fields';
 
 interface Props {
   /** Whose services an entry may be meant as. */
@@ -19,6 +19,7 @@ interface Props {
 /** The entry's fields. Each keystroke is judged; Enter or the button saves, Escape takes it back. What is odd is asked about first. */
 export function EntryFields({ rulebook, fields, draft, fixed, onType, onSave, onDrop }: Props) {
   const services = useTerms(rulebook).data?.services ?? [];
+  const all = useFields();
   const [meant, setMeant] = useState('');
   const touched = Object.keys(draft).length > 0;
   const odd = 'powerW' in draft && draft.powerW !== meant ? oddPower(draft.powerW ?? '') : undefined;
@@ -42,17 +43,19 @@ export function EntryFields({ rulebook, fields, draft, fixed, onType, onSave, on
         }
       }}
     >
-      {FIELDS.map((field) => (
-        <label key={field.key} className={`flex min-w-0 flex-col ${field.wide ? 'col-span-2' : ''}`}>
-          <span className="text-soft text-[12px] leading-tight">{field.label}</span>
+      {all.map((field) => (
+        <label
+          key={field.key}
+          className={`flex min-w-0 flex-col ${field.shape === 'words' ? 'col-span-2' : ''}`}
+        >
+          <span className="text-soft text-[12px] leading-tight">{heading(field)}</span>
           <Input
-            field={
-              field.key === 'service'
-                ? { ...field, options: ['', ...services.map((each) => each.id)] }
-                : field
-            }
+            field={field}
+            choices={field.shape === 'service' ? services.map((each) => each.id) : field.choices}
             words={
-              field.key === 'service' ? Object.fromEntries(services.map((each) => [each.id, each.title])) : {}
+              field.shape === 'service'
+                ? Object.fromEntries(services.map((each) => [each.id, each.title]))
+                : {}
             }
             text={draft[field.key] ?? fields[field.key] ?? ''}
             touched={field.key in draft}
@@ -91,7 +94,9 @@ export function EntryFields({ rulebook, fields, draft, fixed, onType, onSave, on
 }
 
 interface InputProps {
-  field: FieldSpec;
+  field: FieldView;
+  /** What may be chosen; empty where it is typed. */
+  choices: string[];
   /** What an option is called, where that is not how it is written. */
   words: Record<string, string>;
   text: string;
@@ -100,10 +105,10 @@ interface InputProps {
   onType: (text: string) => void;
 }
 
-function Input({ field, words, text, touched, fixed, onType }: InputProps) {
+function Input({ field, choices, words, text, touched, fixed, onType }: InputProps) {
   const look = `w-full min-w-0 rounded border px-1.5 py-0.5 text-[14px] ${touched ? 'border-accent bg-accent-wash' : 'border-line bg-sheet hover:border-edge'}`;
-  if (field.options) {
-    const options = field.options.includes(text) ? field.options : [...field.options, text];
+  if (choices.length > 0) {
+    const options = ['', ...choices, ...(choices.includes(text) || text === '' ? [] : [text])];
     return (
       <select
         className={look}
@@ -122,7 +127,7 @@ function Input({ field, words, text, touched, fixed, onType }: InputProps) {
   }
   return (
     <input
-      className={`${look} ${field.key === 'name' || field.key === 'note' ? '' : 'font-mono'}`}
+      className={`${look} ${field.shape === 'words' ? '' : 'font-mono'}`}
       value={text}
       placeholder={field.hint}
       data-field={field.key}

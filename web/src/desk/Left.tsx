@@ -1,7 +1,7 @@
-import { useMutation, useQuery } from '@tanstack/react-query';
+import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { api, data, type Schemas } from '../api/client';
+import { api, data, type Schemas, Server } from '../api/client';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
 import { some } from '../ui/people';
@@ -54,10 +54,7 @@ function Choice({
   onClose,
 }: Omit<Props, 'proposed'> & { split: Schemas['Uncured'][]; rest: Schemas['Rest'] }) {
   const [variant, setVariant] = useState('');
-  const lists = useQuery({
-    queryKey: ['lists', group],
-    queryFn: () => data(api.GET('/api/groups/{group}/lists', { params: { path: { group } } })),
-  });
+  const lists = Server.useQuery('get', '/api/groups/{group}/lists', { params: { path: { group } } });
   const variants = (lists.data ?? []).filter((each) => each.parent === list);
   const move = useMutation({
     mutationFn: () =>

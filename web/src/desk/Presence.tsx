@@ -1,13 +1,13 @@
-import { useQuery } from '@tanstack/react-query';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { useRulesMark } from '../api/fresh';
-import { api, data, type Desk } from '../api/client';
+import { Server } from '../api/client';
+import type { DeskSeen } from './useDesk';
 import { Button } from '../ui/Button';
 
 const EVERY_MS = 6_000;
 
 interface Props {
-  desk: Desk;
+  desk: DeskSeen;
   entry?: number;
   /** Whether something is typed that is not saved: then nothing is changed under the hands. */
   typing: boolean;
@@ -19,32 +19,19 @@ interface Props {
 /** Who else is on the list just now and at which entry; what they saved comes in by itself unless somebody types here. */
 export function Presence({ desk, entry, typing, onChanged, onDrop }: Props) {
   const [page] = useState(() => crypto.getRandomValues(new Uint32Array(2)).join('-'));
-  const here = useQuery({
-    queryKey: ['presence', desk.id, entry],
-    refetchInterval: EVERY_MS,
-    placeholderData: (old) => old,
-    retry: false,
-    queryFn: () =>
-      data(
-        api.PUT('/api/lists/{list}/presence', {
-          params: { path: { list: desk.id } },
-          body: { page, entry: entry ?? null },
-        }),
-      ),
-  });
+  const here = Server.useQuery(
+    'put',
+    '/api/lists/{list}/presence',
+    { params: { path: { list: desk.id } }, body: { page, entry: entry ?? null } },
+    { refetchInterval: EVERY_MS, placeholderData: (old) => old, retry: false },
+  );
   const newer = here.data !== undefined && here.data.version > desk.version;
-  const rules = useRulesMark(desk.groupId);
-  const judgedBy = useRef<string>(undefined);
+  // A mark from before the list was judged says nothing against it.
+  const rules = useRulesMark(desk.groupId, desk.fetched);
+  const otherRules = rules !== undefined && rules !== desk.rules;
   useEffect(() => {
-    if (newer && !typing) onChanged();
-  }, [newer, typing, onChanged]);
-  useEffect(() => {
-    if (rules === undefined) return;
-    const other = judgedBy.current !== undefined && judgedBy.current !== rules;
-    if (other && typing) return; // when the typing ends
-    judgedBy.current = rules;
-    if (other) onChanged();
-  }, [rules, typing, onChanged]);
+    if ((newer || otherRules) && !typing) onChanged();
+  }, [newer, otherRules, typing, onChanged]);
   const others = here.data?.others ?? [];
   if (others.length === 0 && !newer) return null;
   return (
@@ -57,7 +44,7 @@ export function Presence({ desk, entry, typing, onChanged, onDrop }: Props) {
       ))}
       {newer && typing && (
         <span className="text-query">
-          {here.data!.changedBy} saved something while you type. If it is the same field, saving shows both.{' '}
+          {here.data.changedBy} saved something while you type. If it is the same field, saving shows both.{' '}
           <Button kind="quiet" className="text-second" onClick={onDrop}>
             Drop mine, show it
           </Button>

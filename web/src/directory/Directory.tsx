@@ -1,9 +1,9 @@
 import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/react';
 import { TakesFocus } from '../ui/TakesFocus';
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { api, data, type Desk, type Schemas } from '../api/client';
+import { api, data, type Desk, type Schemas, Server } from '../api/client';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { Notice } from '../ui/Notice';
@@ -23,22 +23,20 @@ const REACHES = [
 
 /** Repeaters near the place where the list is used, each added with one press. */
 export function Directory({ desk, onAdded, onClose }: Props) {
-  const queries = useQueryClient();
   const [band, setBand] = useState('');
   const [reach, setReach] = useState('50');
-  const found = useQuery({
-    queryKey: ['directory', desk.id, desk.version, band, reach],
-    placeholderData: keepPreviousData,
-    queryFn: () =>
-      data(
-        api.GET('/api/lists/{list}/directory', {
-          params: {
-            path: { list: desk.id },
-            query: { band: band || undefined, withinKm: reach ? Number(reach) : undefined },
-          },
-        }),
-      ),
-  });
+  const found = Server.useQuery(
+    'get',
+    '/api/lists/{list}/directory',
+    {
+      params: {
+        path: { list: desk.id },
+        query: { band: band || undefined, withinKm: reach ? Number(reach) : undefined },
+      },
+      asOf: desk.version,
+    },
+    { placeholderData: keepPreviousData },
+  );
   const add = useMutation({
     mutationFn: (repeater: string) =>
       data(
@@ -46,7 +44,6 @@ export function Directory({ desk, onAdded, onClose }: Props) {
       ),
     onSuccess: (added) => {
       onAdded(added.name, added.entry);
-      void queries.invalidateQueries({ queryKey: ['directory', desk.id] });
     },
   });
   const repeaters = found.data?.repeaters ?? [];

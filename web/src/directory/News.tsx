@@ -1,8 +1,8 @@
 import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/react';
 import { TakesFocus } from '../ui/TakesFocus';
-import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, data, type Change } from '../api/client';
+import { api, data, type Change, Server } from '../api/client';
+import { useCaughtUp } from '../api/fresh';
 import { Button } from '../ui/Button';
 
 interface Props {
@@ -13,11 +13,11 @@ interface Props {
 
 /** Entries whose directory lines changed since they were added: what differs, to be taken or left. */
 export function News({ list, version, onTake }: Props) {
-  const queries = useQueryClient();
+  const caughtUp = useCaughtUp();
   const [open, setOpen] = useState(false);
-  const asked = useQuery({
-    queryKey: ['directory-news', list, version],
-    queryFn: () => data(api.GET('/api/lists/{list}/directory/news', { params: { path: { list } } })),
+  const asked = Server.useQuery('get', '/api/lists/{list}/directory/news', {
+    params: { path: { list } },
+    asOf: version,
   });
   const news = asked.data ?? [];
   if (news.length === 0) return null;
@@ -25,7 +25,7 @@ export function News({ list, version, onTake }: Props) {
     await data(
       api.POST('/api/lists/{list}/directory/seen', { params: { path: { list } }, body: { entries } }),
     );
-    await queries.invalidateQueries({ queryKey: ['directory-news', list] });
+    await caughtUp();
   };
   return (
     <>

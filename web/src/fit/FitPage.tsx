@@ -1,7 +1,10 @@
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { api, data, type Schemas } from '../api/client';
+import { api, data, type Schemas, Server } from '../api/client';
+import { useCaughtUp } from '../api/fresh';
+import { ClashDialog } from '../lists/ClashDialog';
+import { useListChanges } from '../lists/useListChanges';
 import { ListHeader } from '../desk/ListHeader';
 import { MatrixGrid } from '../matrix/MatrixGrid';
 import { type Cell } from '../matrix/cells';
@@ -22,38 +25,35 @@ interface Edit {
   after: Record<string, string>;
 }
 
+/** The question how a list fits. */
+const fitOf = (list: number) =>
+  Server.queryOptions('get', '/api/lists/{list}/fit', { params: { path: { list } } });
+
 /** How the list fits the radios: its entries against the models as they are set, each cell with its cure. */
 export function FitPage() {
+  const caughtUp = useCaughtUp();
   const list = Number(useParams().list);
   const go = useNavigate();
-  const queries = useQueryClient();
   const [cell, setCell] = useState<Cell>({ row: 0, column: 0 });
   const [trouble, setTrouble] = useState(false);
   const [done, setDone] = useState<Done>();
   const [picked, setPicked] = useState<Meant>();
-  const fit = useQuery({
-    queryKey: ['fit', list],
-    placeholderData: keepPreviousData,
-    queryFn: () => data(api.GET('/api/lists/{list}/fit', { params: { path: { list } } })),
-  });
+  const fit = useQuery({ ...fitOf(list), placeholderData: keepPreviousData });
   const matrix = useMemo(() => (fit.data ? asMatrix(fit.data, trouble) : undefined), [fit.data, trouble]);
-  const refresh = () => queries.invalidateQueries({ queryKey: ['fit', list] });
-  const cure = useMutation({
-    mutationFn: (edit: Edit) =>
-      data(
-        api.POST('/api/lists/{list}/changes', {
-          params: { path: { list } },
-          body: {
-            version: fit.data!.version,
-            order: null,
-            changes: [
-              { kind: 'edit', entry: edit.entry, behind: null, before: edit.before, after: edit.after },
-            ],
-          },
-        }),
-      ),
-    onSuccess: (answer, edit) => setDone({ words: edit.words, version: answer.version }),
-  });
+
+  const work = useListChanges({ list, queryKey: fitOf(list).queryKey });
+  const cure = async (edit: Edit) => {
+    const { entry, words, before, after } = edit;
+    const changed = await work.act({
+      label: words,
+      changes: [{ kind: 'edit', entry, behind: null, before, after }],
+    });
+    if (changed) setDone({ words, version: changed.version });
+  };
+  const settle = async (mine: ReadonlySet<number>) => {
+    const saved = await work.settle(mine);
+    if (saved) setDone({ words: saved.label, version: saved.version });
+  };
   const choose = useMutation({
     mutationFn: (after: Meant) =>
       data(
@@ -62,13 +62,13 @@ export function FitPage() {
           body: { before: fit.data!.meant, after },
         }),
       ),
-    onSettled: () => refresh().then(() => setPicked(undefined)),
+    onSettled: () => caughtUp().then(() => setPicked(undefined)),
   });
   const meant = picked ?? fit.data?.meant;
   const column = matrix?.columns[cell.column];
   const fitColumn = fit.data?.columns.find((each) => each.key === column?.key);
   const entry = matrix?.entries[cell.row];
-  const problem = fit.error ?? cure.error ?? choose.error;
+  const problem = fit.error?.message ?? work.problem ?? choose.error?.message;
   return (
     <div className="flex h-full flex-col">
       <title>{`Fit · ${fit.data?.name ?? ''} · Wache`}</title>
@@ -112,14 +112,14 @@ export function FitPage() {
       </section>
       {problem && (
         <div className="p-3">
-          <Notice message={problem.message}>
-            {cure.error && (
-              <Button onClick={() => void refresh().then(() => cure.reset())}>Look again</Button>
+          <Notice message={problem}>
+            {work.problem && (
+              <Button onClick={() => void fit.refetch().then(() => work.dismiss())}>Look again</Button>
             )}
           </Notice>
         </div>
       )}
-      {done && <DoneBar list={list} done={done} onUndone={() => setDone(undefined)} />}
+      {done && <DoneBar done={done} back={work.back} onUndone={() => setDone(undefined)} />}
       {matrix && fit.data && (
         <div className="flex min-h-0 grow max-lg:flex-col">
           <main className="min-h-0 min-w-0 grow">
@@ -158,10 +158,10 @@ export function FitPage() {
               }}
               entry={entry}
               variant={fit.data.parent !== null}
-              busy={cure.isPending || choose.isPending}
+              busy={work.busy || choose.isPending}
               onCure={(reason, by) =>
                 entry &&
-                cure.mutate({
+                void cure({
                   entry: entry.id,
                   words: `${entry.name || `Number ${entry.number}`}: ${by.label}`,
                   before: Object.fromEntries(
@@ -180,6 +180,7 @@ export function FitPage() {
           )}
         </div>
       )}
+      {work.clash && <ClashDialog conflict={work.clash.conflict} onSettle={(mine) => void settle(mine)} />}
     </div>
   );
 }

@@ -1,7 +1,7 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { keepPreviousData } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { Link } from 'react-router';
-import { api, data, type Cure, type Schemas } from '../api/client';
+import { type Cure, type Schemas, Server } from '../api/client';
 import { CureButton } from '../desk/CureButton';
 import { SumView } from '../desk/SumView';
 import { Notice } from '../ui/Notice';
@@ -29,18 +29,12 @@ const GOES: Record<string, string> = {
 
 /** What is wrong with the list in one radio, and with one entry of it, with the cures that were proved. */
 export function FitPanel({ list, column, entry, variant, busy, onCure, onJudge }: Props) {
-  const reason = useQuery({
-    queryKey: ['fit-reason', list, entry?.id, column.key],
-    enabled: entry !== undefined,
-    placeholderData: keepPreviousData,
-    queryFn: ({ signal }) =>
-      data(
-        api.GET('/api/lists/{list}/fit/{entry}', {
-          params: { path: { list, entry: entry!.id }, query: { column: column.key } },
-          signal,
-        }),
-      ),
-  });
+  const reason = Server.useQuery(
+    'get',
+    '/api/lists/{list}/fit/{entry}',
+    { params: { path: { list, entry: entry?.id ?? 0 }, query: { column: column.key } } },
+    { enabled: entry !== undefined, placeholderData: keepPreviousData },
+  );
   const cures =
     variant || reason.isPlaceholderData ? [] : (reason.data?.findings ?? []).flatMap((each) => each.cures);
   useEffect(() => {

@@ -1,6 +1,7 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useMutation } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { api, data, type Schemas } from '../api/client';
+import { useCaughtUp } from '../api/fresh';
 import { Button } from '../ui/Button';
 import { day } from '../ui/dates';
 import { useHome } from './useHome';
@@ -28,11 +29,11 @@ export function Time({ group }: { group: number }) {
 }
 
 function ChangedList({ list, edition }: { list: Schemas['ListEffect']; edition: Schemas['EditionInForce'] }) {
-  const queries = useQueryClient();
+  const caughtUp = useCaughtUp();
   const seen = useMutation({
     mutationFn: () =>
       data(api.PUT('/api/lists/{list}/edition-seen', { params: { path: { list: list.list } } })),
-    onSuccess: () => queries.invalidateQueries({ queryKey: ['home'] }),
+    onSuccess: caughtUp,
   });
   return (
     <article className="border-line border-l-query bg-sheet rounded border border-l-[3px] px-4 py-2.5">

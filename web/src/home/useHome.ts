@@ -1,10 +1,10 @@
-import { useQuery } from '@tanstack/react-query';
-import { api, data } from '../api/client';
+import { Server } from '../api/client';
 
 /** What wants attention in a group. */
 export const useHome = (group: number | undefined) =>
-  useQuery({
-    queryKey: ['home', group],
-    enabled: group !== undefined,
-    queryFn: () => data(api.GET('/api/groups/{group}/home', { params: { path: { group: group! } } })),
-  });
+  Server.useQuery(
+    'get',
+    '/api/groups/{group}/home',
+    { params: { path: { group: group ?? 0 } } },
+    { enabled: group !== undefined },
+  );

@@ -1,7 +1,7 @@
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
-import { api, data, type Schemas } from '../api/client';
+import { api, data, type Schemas, Server } from '../api/client';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { Field } from '../ui/Field';
@@ -17,10 +17,7 @@ type Show = 'all' | 'doubt' | 'aside';
 /** A table on its way to becoming a list: what each column is taken for, and what each row becomes. */
 export function IntakePage() {
   const intake = Number(useParams().intake);
-  const brought = useQuery({
-    queryKey: ['intake', intake],
-    queryFn: () => data(api.GET('/api/intakes/{intake}', { params: { path: { intake } } })),
-  });
+  const brought = Server.useQuery('get', '/api/intakes/{intake}', { params: { path: { intake } } });
   return (
     <div className="flex h-full flex-col">
       <title>Bring in a table · Wache</title>
@@ -39,7 +36,6 @@ export function IntakePage() {
 
 function Reading({ brought }: { brought: BroughtIn }) {
   const go = useNavigate();
-  const queries = useQueryClient();
   const [params] = useSearchParams();
   const [sheet, setSheet] = useState('');
   const [mapping, setMapping] = useState<Mapping>();
@@ -47,22 +43,15 @@ function Reading({ brought }: { brought: BroughtIn }) {
   const [from, setFrom] = useState(0);
   const [name, setName] = useState(brought.name);
   const [into, setInto] = useState(params.get('into') ?? '');
-  const lists = useQuery({
-    queryKey: ['lists', brought.groupId],
-    queryFn: () =>
-      data(api.GET('/api/groups/{group}/lists', { params: { path: { group: brought.groupId } } })),
+  const lists = Server.useQuery('get', '/api/groups/{group}/lists', {
+    params: { path: { group: brought.groupId } },
   });
-  const read = useQuery({
-    queryKey: ['intake', brought.id, 'reading', sheet, mapping, show, from],
-    placeholderData: keepPreviousData,
-    queryFn: () =>
-      data(
-        api.POST('/api/intakes/{intake}/reading', {
-          params: { path: { intake: brought.id } },
-          body: { sheet, mapping: mapping ?? null, show, from },
-        }),
-      ),
-  });
+  const read = Server.useQuery(
+    'post',
+    '/api/intakes/{intake}/reading',
+    { params: { path: { intake: brought.id } }, body: { sheet, mapping: mapping ?? null, show, from } },
+    { placeholderData: keepPreviousData },
+  );
   const take = useMutation({
     mutationFn: (used: Mapping) =>
       data(
@@ -72,8 +61,6 @@ function Reading({ brought }: { brought: BroughtIn }) {
         }),
       ),
     onSuccess: (taken) => {
-      void queries.invalidateQueries({ queryKey: ['lists'] });
-      void queries.invalidateQueries({ queryKey: ['desk', taken.id] });
       void go(`/lists/${taken.id}`);
     },
   });

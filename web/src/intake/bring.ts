@@ -1,4 +1,4 @@
-import { Problem, refusal, token, type Schemas } from '../api/client';
+import { Problem, refusal, sent, token, type Schemas } from '../api/client';
 
 export type BroughtIn = Schemas['BroughtIn'];
 
@@ -12,10 +12,8 @@ export function bring(
 ): Promise<BroughtIn> {
   return new Promise((resolve, reject) => {
     const request = new XMLHttpRequest();
-    request.open(
-      'POST',
-      `/api/groups/${group}/intakes?name=${encodeURIComponent(name)}&encoding=${encoding}`,
-    );
+    const address = `/api/groups/${group}/intakes`;
+    request.open('POST', `${address}?name=${encodeURIComponent(name)}&encoding=${encoding}`);
     request.setRequestHeader('Content-Type', 'application/octet-stream');
     request.setRequestHeader('X-XSRF-TOKEN', token());
     request.upload.onprogress = (event) => onProgress(event.total > 0 ? event.loaded / event.total : 0);
@@ -28,8 +26,10 @@ export function bring(
       } catch {
         body = undefined;
       }
-      if (request.status < 300) resolve(body as BroughtIn);
-      else reject(refusal(request.status, body));
+      if (request.status < 300) {
+        sent('POST', address);
+        resolve(body as BroughtIn);
+      } else reject(refusal(request.status, body));
     };
     request.send(file);
   });

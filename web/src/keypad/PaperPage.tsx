@@ -1,7 +1,6 @@
-import { useQuery } from '@tanstack/react-query';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { useGroup } from '../accounts/group';
-import { api, data, type Schemas } from '../api/client';
+import { type Schemas, Server } from '../api/client';
 import { ListHeader } from '../desk/ListHeader';
 import { useRadios } from '../radios/useRadios';
 import { Button } from '../ui/Button';
@@ -19,11 +18,12 @@ export function PaperPage() {
   const model = Number(
     params.get('model') ?? [...models].sort((a, b) => b.units - a.units).find((each) => each.keypad)?.id ?? 0,
   );
-  const paper = useQuery({
-    queryKey: ['keypad', list, model],
-    enabled: model > 0,
-    queryFn: () => data(api.GET('/api/lists/{list}/keypad/{model}', { params: { path: { list, model } } })),
-  });
+  const paper = Server.useQuery(
+    'get',
+    '/api/lists/{list}/keypad/{model}',
+    { params: { path: { list, model } } },
+    { enabled: model > 0 },
+  );
   const able = paper.data?.entries.filter((entry) => entry.impossible === null) ?? [];
   const unable = paper.data?.entries.filter((entry) => entry.impossible !== null) ?? [];
   return (

@@ -1,8 +1,8 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { keepPreviousData } from '@tanstack/react-query';
 import { useCallback, useEffect, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { useGroup } from '../accounts/group';
-import { api, data, type Schemas, type Verdict } from '../api/client';
+import { type Schemas, type Verdict, Server } from '../api/client';
 import { useRadios } from '../radios/useRadios';
 import { useLists } from '../lists/useLists';
 import { Button } from '../ui/Button';
@@ -26,11 +26,12 @@ export function TrainerPage() {
   const list = Number(
     params.get('list') ?? [...(lists.data ?? [])].sort((a, b) => a.counts.hold - b.counts.hold)[0]?.id ?? 0,
   );
-  const paper = useQuery({
-    queryKey: ['keypad', list, model],
-    enabled: model > 0 && list > 0,
-    queryFn: () => data(api.GET('/api/lists/{list}/keypad/{model}', { params: { path: { list, model } } })),
-  });
+  const paper = Server.useQuery(
+    'get',
+    '/api/lists/{list}/keypad/{model}',
+    { params: { path: { list, model } } },
+    { enabled: model > 0 && list > 0 },
+  );
   const entries = paper.data?.entries.filter((each) => each.impossible === null) ?? [];
   const entry = Number(params.get('entry') ?? entries[0]?.entry ?? 0);
   const set = (key: string, value: string) =>
@@ -110,18 +111,12 @@ const TYPED: Record<string, string> = {
 function Exercise({ model, list, entry }: { model: number; list: number; entry: number }) {
   const [presses, setPresses] = useState<string[]>([]);
   const [helped, setHelped] = useState(false);
-  const standing = useQuery({
-    queryKey: ['practice', model, list, entry, presses.join(' ')],
-    placeholderData: keepPreviousData,
-    retry: false,
-    queryFn: () =>
-      data(
-        api.POST('/api/models/{model}/practice', {
-          params: { path: { model } },
-          body: { list, entry, presses },
-        }),
-      ),
-  });
+  const standing = Server.useQuery(
+    'post',
+    '/api/models/{model}/practice',
+    { params: { path: { model } }, body: { list, entry, presses } },
+    { placeholderData: keepPreviousData, retry: false },
+  );
   const press = useCallback((key: string) => setPresses((old) => [...old, key]), []);
   useEffect(() => {
     const typed = (event: KeyboardEvent) => {

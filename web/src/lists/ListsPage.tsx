@@ -1,4 +1,3 @@
-import { useQueryClient } from '@tanstack/react-query';
 import { Link, useNavigate } from 'react-router';
 import { useGroup } from '../accounts/group';
 import { type Schemas } from '../api/client';
@@ -21,7 +20,6 @@ export function ListsPage() {
   const { group } = useGroup();
   const edits = useMay('edit');
   const go = useNavigate();
-  const queries = useQueryClient();
   const lists = useLists(group?.id);
   const ready = useHome(group?.id).isFetched; // what there is to do stands above the lists, which must not jump
   return (
@@ -38,15 +36,7 @@ export function ListsPage() {
         {ready && lists.data && lists.data.length > 0 && <Lists lists={lists.data} />}
         {group && lists.data?.length === 0 && <Empty group={group.id} />}
         {group && <Time key={group.id} group={group.id} />}
-        {group && edits && (
-          <BringIn
-            group={group.id}
-            onList={(list) => {
-              void queries.invalidateQueries({ queryKey: ['lists'] });
-              void go(`/lists/${list}`);
-            }}
-          />
-        )}
+        {group && edits && <BringIn group={group.id} onList={(list) => void go(`/lists/${list}`)} />}
         <p className="text-second text-soft max-w-prose">
           The rulebook was written from memory. Check against the current rules: this tool does not replace
           your licence terms.

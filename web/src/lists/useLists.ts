@@ -1,13 +1,13 @@
-import { useQuery } from '@tanstack/react-query';
-import { api, data } from '../api/client';
+import { Server, type Schemas } from '../api/client';
+
+const worstFirst = (all: Schemas['ListSummary'][]) =>
+  [...all].sort((a, b) => b.counts.hold - a.counts.hold || b.counts.query - a.counts.query);
 
 /** The lists of a group, those with most on hold first. */
 export const useLists = (group: number | undefined) =>
-  useQuery({
-    queryKey: ['lists', group],
-    enabled: group !== undefined,
-    queryFn: () =>
-      data(api.GET('/api/groups/{group}/lists', { params: { path: { group: group! } } })).then((all) =>
-        [...all].sort((a, b) => b.counts.hold - a.counts.hold || b.counts.query - a.counts.query),
-      ),
-  });
+  Server.useQuery(
+    'get',
+    '/api/groups/{group}/lists',
+    { params: { path: { group: group ?? 0 } } },
+    { enabled: group !== undefined, select: worstFirst },
+  );

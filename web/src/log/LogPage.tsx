@@ -1,8 +1,8 @@
-import { useInfiniteQuery } from '@tanstack/react-query';
+import { type InfiniteData } from '@tanstack/react-query';
 import { useDeferredValue, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { useGroup } from '../accounts/group';
-import { api, data, type Schemas } from '../api/client';
+import { Server, type Schemas } from '../api/client';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { moment } from '../ui/dates';
@@ -30,19 +30,18 @@ export function LogPage() {
     else next.delete(key);
     setParams(next, { replace: true });
   };
-  const log = useInfiniteQuery({
-    queryKey: ['log', group?.id, sought],
-    enabled: group !== undefined,
-    placeholderData: (old) => old,
-    initialPageParam: undefined as number | undefined,
-    getNextPageParam: (page: Schemas['LogPage']) => page.older ?? undefined,
-    queryFn: ({ pageParam }) =>
-      data(
-        api.GET('/api/groups/{group}/log', {
-          params: { path: { group: group!.id }, query: { ...sought, older: pageParam } },
-        }),
-      ),
-  });
+  const log = Server.useInfiniteQuery(
+    'get',
+    '/api/groups/{group}/log',
+    { params: { path: { group: group?.id ?? 0 }, query: sought } },
+    {
+      enabled: group !== undefined,
+      placeholderData: (old: InfiniteData<Schemas['LogPage']> | undefined) => old,
+      initialPageParam: null as number | null,
+      pageParamName: 'older',
+      getNextPageParam: (page: Schemas['LogPage']) => page.older ?? undefined,
+    },
+  );
   const first = log.data?.pages[0];
   const lines = log.data?.pages.flatMap((page) => page.lines) ?? [];
   const days = new Map<string, Schemas['LogLine'][]>();

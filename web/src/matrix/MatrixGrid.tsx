@@ -187,8 +187,11 @@ export function MatrixGrid({
                 const verdict = verdictAt(matrix, columns[column.index]!, item.index);
                 const here = item.index === cell.row && column.index === cell.column;
                 return (
+                  // The grid itself has the focus and hears the keys; a cell is its active descendant.
+                  // eslint-disable-next-line jsx-a11y/click-events-have-key-events
                   <div
                     key={column.key}
+                    tabIndex={-1}
                     id={`cell-${item.index}-${column.index}`}
                     role="gridcell"
                     aria-label={`${entry.name}, ${columns[column.index]!.name}: ${verdictWord(verdict)}`}

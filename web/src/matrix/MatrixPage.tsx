@@ -1,7 +1,7 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { keepPreviousData } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
-import { api, data } from '../api/client';
+import { Server } from '../api/client';
 import { ListHeader } from '../desk/ListHeader';
 import { INPUT } from '../ui/Field';
 import { Notice } from '../ui/Notice';
@@ -25,11 +25,12 @@ export function MatrixPage() {
   const only = params.get('only') === 'carriers';
   const [find, setFind] = useState('');
   const [cell, setCell] = useState<Cell>({ row: 0, column: 0 });
-  const matrix = useQuery({
-    queryKey: ['matrix', list, by],
-    placeholderData: keepPreviousData,
-    queryFn: () => data(api.GET('/api/lists/{list}/matrix', { params: { path: { list }, query: { by } } })),
-  });
+  const matrix = Server.useQuery(
+    'get',
+    '/api/lists/{list}/matrix',
+    { params: { path: { list }, query: { by } } },
+    { placeholderData: keepPreviousData },
+  );
   const shown = useMemo(() => {
     const wanted = find.trim().toLowerCase();
     return (matrix.data?.columns ?? []).filter(

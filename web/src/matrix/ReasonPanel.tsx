@@ -1,6 +1,6 @@
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, useMutation } from '@tanstack/react-query';
 import { Link, useNavigate } from 'react-router';
-import { api, data, type Schemas } from '../api/client';
+import { api, data, type Schemas, Server } from '../api/client';
 import { SumView } from '../desk/SumView';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
@@ -19,18 +19,12 @@ interface Props {
 
 /** Why a cell is as it is: the route taken, the others and why they fail; and a variant for the column. */
 export function ReasonPanel({ list, by, parent, entry, column, decided }: Props) {
-  const reason = useQuery({
-    queryKey: ['reason', list, by, entry?.id, column?.key],
-    enabled: entry !== undefined && column !== undefined,
-    placeholderData: keepPreviousData,
-    queryFn: ({ signal }) =>
-      data(
-        api.GET('/api/lists/{list}/matrix/{entry}', {
-          params: { path: { list, entry: entry!.id }, query: { by, column: column!.key } },
-          signal,
-        }),
-      ),
-  });
+  const reason = Server.useQuery(
+    'get',
+    '/api/lists/{list}/matrix/{entry}',
+    { params: { path: { list, entry: entry?.id ?? 0 }, query: { by, column: column?.key ?? 0 } } },
+    { enabled: entry !== undefined && column !== undefined, placeholderData: keepPreviousData },
+  );
   return (
     <aside
       aria-label="Why"
@@ -114,7 +108,6 @@ function Routes({ routes }: { routes: Schemas['RouteTold'][] }) {
 /** One press makes a list in which what these may not key only listens. */
 function Variant({ list, column }: { list: number; column: Schemas['MatrixColumn'] }) {
   const go = useNavigate();
-  const queries = useQueryClient();
   const make = useMutation({
     mutationFn: async () => {
       const desk = await data(api.GET('/api/lists/{list}', { params: { path: { list } } }));
@@ -126,7 +119,6 @@ function Variant({ list, column }: { list: number; column: Schemas['MatrixColumn
       );
     },
     onSuccess: (made) => {
-      void queries.invalidateQueries({ queryKey: ['lists'] });
       void go(`/lists/${made.id}`);
     },
   });

@@ -1,5 +1,4 @@
-import { useQuery } from '@tanstack/react-query';
-import { api, data, type Schemas } from '../api/client';
+import { type Schemas, Server } from '../api/client';
 
 export type Meant = Schemas['Meant'];
 export type Setting = Schemas['Setting'];
@@ -7,11 +6,7 @@ export type Choosable = Schemas['MeantSetting'];
 
 /** The radios that a list is for, and those that it could be for. */
 export const useMeant = (list: number, enabled = true) =>
-  useQuery({
-    queryKey: ['meant', list],
-    enabled,
-    queryFn: () => data(api.GET('/api/lists/{list}/radios', { params: { path: { list } } })),
-  });
+  Server.useQuery('get', '/api/lists/{list}/radios', { params: { path: { list } } }, { enabled });
 
 /** Whether two settings are of one model and alike. */
 export const alike = (one: Setting, other: Setting) =>

@@ -1,6 +1,7 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, data, type Schemas } from '../api/client';
+import { api, data, type Schemas, Server } from '../api/client';
+import { useCaughtUp } from '../api/fresh';
 import { Link } from 'react-router';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
@@ -10,11 +11,7 @@ import { OneTimeLink } from './OneTimeLink';
 
 /** For those who look after the installation: groups, accounts, new passwords. What groups have is not shown. */
 export function InstallationPage() {
-  const all = useQuery({
-    queryKey: ['installation'],
-    retry: false,
-    queryFn: () => data(api.GET('/api/installation')),
-  });
+  const all = Server.useQuery('get', '/api/installation', {}, { retry: false });
   return (
     <div className="flex min-h-full flex-col">
       <title>Installation · Wache</title>
@@ -47,7 +44,7 @@ export function InstallationPage() {
 }
 
 function Groups({ groups }: { groups: Schemas['InstalledGroup'][] }) {
-  const queries = useQueryClient();
+  const caughtUp = useCaughtUp();
   const [name, setName] = useState('');
   const [coordinator, setCoordinator] = useState('');
   const add = useMutation({
@@ -55,7 +52,7 @@ function Groups({ groups }: { groups: Schemas['InstalledGroup'][] }) {
     onSuccess: () => {
       setName('');
       setCoordinator('');
-      return queries.invalidateQueries({ queryKey: ['installation'] });
+      return caughtUp();
     },
   });
   return (
@@ -102,9 +99,9 @@ function Groups({ groups }: { groups: Schemas['InstalledGroup'][] }) {
 }
 
 function OfAccount({ account }: { account: Schemas['InstalledAccount'] }) {
-  const queries = useQueryClient();
+  const caughtUp = useCaughtUp();
   const path = { params: { path: { account: account.id } } };
-  const settled = { onSuccess: () => queries.invalidateQueries({ queryKey: ['installation'] }) };
+  const settled = { onSuccess: caughtUp };
   const link = useMutation({
     mutationFn: () => data(api.POST('/api/installation/accounts/{account}/password-link', path)),
   });

@@ -1,8 +1,8 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { AccountFields } from '../accounts/AccountFields';
-import { useSession } from '../accounts/session';
-import { api, data } from '../api/client';
+import { SESSION, useSession } from '../accounts/session';
+import { api, data, Server } from '../api/client';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
 import { Wordmark } from '../ui/Wordmark';
@@ -13,14 +13,14 @@ export function InvitationPage() {
   const session = useSession();
   const queries = useQueryClient();
   const [form, setForm] = useState({ login: '', name: '', password: '' });
-  const look = useQuery({
-    queryKey: ['invitation'],
-    retry: false,
-    staleTime: Infinity,
-    queryFn: () => data(api.POST('/api/invitation', { body: { token } })),
-  });
+  const look = Server.useQuery(
+    'post',
+    '/api/invitation',
+    { body: { token } },
+    { retry: false, staleTime: Infinity },
+  );
   const done = async () => {
-    await queries.invalidateQueries({ queryKey: ['session'] });
+    await queries.invalidateQueries(SESSION);
     window.location.assign('/');
   };
   const join = useMutation({

@@ -1,6 +1,7 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, data, type Role } from '../api/client';
+import { useCaughtUp } from '../api/fresh';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
 import { Notice } from '../ui/Notice';
@@ -9,7 +10,7 @@ import { PartChoice } from './PartChoice';
 
 /** Invites somebody: makes a link that works once. */
 export function Invite({ group, parties }: { group: number; parties: { id: number; name: string }[] }) {
-  const queries = useQueryClient();
+  const caughtUp = useCaughtUp();
   const [name, setName] = useState('');
   const [role, setRole] = useState<Role>('member');
   const [party, setParty] = useState<number | null>(null);
@@ -24,7 +25,7 @@ export function Invite({ group, parties }: { group: number; parties: { id: numbe
     onSuccess: () => {
       setName('');
       setParty(null);
-      return queries.invalidateQueries({ queryKey: ['people'] });
+      return caughtUp();
     },
   });
   return (

@@ -1,9 +1,11 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useGroup } from '../accounts/group';
 import { useMay } from '../accounts/rights';
 import { useSession } from '../accounts/session';
-import { api, data, type Schemas } from '../api/client';
+import { api, data, type Schemas, Server } from '../api/client';
+import { useCaughtUp } from '../api/fresh';
+import { SESSION } from '../accounts/session';
 import { Button } from '../ui/Button';
 import { day } from '../ui/dates';
 import { GroupSelect } from '../ui/GroupSelect';
@@ -17,22 +19,24 @@ import { ROLES, ROLE_NAMES } from './roles';
 export function PeoplePage() {
   const { group } = useGroup();
   const may = useMay('coordinate');
-  const queries = useQueryClient();
-  const people = useQuery({
-    queryKey: ['people', group?.id],
-    enabled: group !== undefined,
-    queryFn: () => data(api.GET('/api/groups/{group}/people', { params: { path: { group: group!.id } } })),
-  });
-  const roster = useQuery({
-    queryKey: ['roster', group?.id],
-    enabled: group !== undefined && may,
-    queryFn: () => data(api.GET('/api/groups/{group}/roster', { params: { path: { group: group!.id } } })),
-  });
+  const caughtUp = useCaughtUp();
+  const people = Server.useQuery(
+    'get',
+    '/api/groups/{group}/people',
+    { params: { path: { group: group?.id ?? 0 } } },
+    { enabled: group !== undefined },
+  );
+  const roster = Server.useQuery(
+    'get',
+    '/api/groups/{group}/roster',
+    { params: { path: { group: group?.id ?? 0 } } },
+    { enabled: group !== undefined && may },
+  );
   const parties = (roster.data?.parties ?? []).map((each) => ({ id: each.id, name: each.name }));
   const withdraw = useMutation({
     mutationFn: (invitation: number) =>
       data(api.DELETE('/api/invitations/{invitation}', { params: { path: { invitation } } })),
-    onSettled: () => queries.invalidateQueries({ queryKey: ['people'] }),
+    onSettled: caughtUp,
   });
   return (
     <div className="flex min-h-full flex-col">
@@ -105,6 +109,7 @@ interface PersonProps {
 
 function Person({ group, person, parties, may }: PersonProps) {
   const queries = useQueryClient();
+  const caughtUp = useCaughtUp();
   const self = useSession().data?.account?.login === person.login;
   const [changing, setChanging] = useState(false);
   const [role, setRole] = useState(person.role);
@@ -113,8 +118,8 @@ function Person({ group, person, parties, may }: PersonProps) {
   const settled = {
     onSuccess: async () => {
       setChanging(false);
-      await queries.invalidateQueries({ queryKey: ['people'] });
-      await queries.invalidateQueries({ queryKey: ['session'] });
+      await queries.invalidateQueries(SESSION);
+      await caughtUp();
     },
   };
   const change = useMutation({

@@ -1,5 +1,4 @@
-import { useQuery } from '@tanstack/react-query';
-import { api, data } from '../api/client';
+import { Server } from '../api/client';
 import { Notice } from '../ui/Notice';
 
 /** What holds at a place, as the rulebook says. */
@@ -12,12 +11,12 @@ export function PlaceFacts({
   longitude: number;
   rulebook: string;
 }) {
-  const facts = useQuery({
-    queryKey: ['place', latitude, longitude, rulebook],
-    placeholderData: (old) => old,
-    queryFn: () =>
-      data(api.GET('/api/rulebook/place', { params: { query: { latitude, longitude, rulebook } } })),
-  });
+  const facts = Server.useQuery(
+    'get',
+    '/api/rulebook/place',
+    { params: { query: { latitude, longitude, rulebook } } },
+    { placeholderData: (old) => old },
+  );
   if (facts.error) return <Notice message={facts.error.message} />;
   if (!facts.data) return null;
   return (

@@ -1,7 +1,8 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { api, data, type Desk, type Schemas } from '../api/client';
+import { api, data, type Desk, type Schemas, Server } from '../api/client';
+import { useCaughtUp } from '../api/fresh';
 import { deskQuery } from '../desk/useDesk';
 import { ListHeader } from '../desk/ListHeader';
 import { Button } from '../ui/Button';
@@ -17,13 +18,12 @@ export default function PlacePage() {
   const desk = useQuery({
     ...deskQuery(list),
   });
-  const places = useQuery({
-    queryKey: ['places', desk.data?.rulebook],
-    enabled: desk.data !== undefined,
-    staleTime: Infinity,
-    queryFn: () =>
-      data(api.GET('/api/rulebook/places', { params: { query: { rulebook: desk.data!.rulebook } } })),
-  });
+  const places = Server.useQuery(
+    'get',
+    '/api/rulebook/places',
+    { params: { query: { rulebook: desk.data?.rulebook ?? '' } } },
+    { enabled: desk.data !== undefined, staleTime: Infinity },
+  );
   const failed = desk.error ?? places.error;
   return (
     <div className="flex min-h-full flex-col">
@@ -57,7 +57,7 @@ const areasOf = (desk: Desk) =>
   );
 
 function Settings({ desk, places }: { desk: Desk; places: Schemas['Places'] }) {
-  const queries = useQueryClient();
+  const caughtUp = useCaughtUp();
   const [draft, setDraft] = useState<Draft>(() => draftOf(desk.settings));
   const set = (change: Partial<Draft>) => setDraft((old) => ({ ...old, ...change }));
   const next = settingsOf(draft);
@@ -71,7 +71,7 @@ function Settings({ desk, places }: { desk: Desk; places: Schemas['Places'] }) {
           body: { before: desk.settings, after: next },
         }),
       ),
-    onSuccess: () => queries.invalidateQueries({ queryKey: ['desk', desk.id] }),
+    onSuccess: caughtUp,
   });
   const fixed = desk.parent !== null;
   const choose = (latitude: number, longitude: number) =>

@@ -45,7 +45,7 @@ export function SettingsForm({ draft, regions, fixed, onChange }: Props) {
           label="The place is"
           value={draft.kind}
           options={regions.length > 0 ? [...KINDS, IN_A_STATE] : KINDS}
-          onChange={(kind) => onChange({ kind: kind as Draft['kind'] })}
+          onChange={(kind) => onChange({ kind: kind })}
         />
         {(draft.kind === 'site' || draft.kind === 'circle') && (
           <div className="grid grid-cols-3 gap-2">

@@ -1,8 +1,9 @@
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, useMutation } from '@tanstack/react-query';
 import { useDeferredValue, useState } from 'react';
 import { useGroup } from '../accounts/group';
 import { useMay } from '../accounts/rights';
-import { api, data, type Schemas } from '../api/client';
+import { api, data, type Schemas, Server } from '../api/client';
+import { useCaughtUp } from '../api/fresh';
 import { Button } from '../ui/Button';
 import { moment } from '../ui/dates';
 import { INPUT } from '../ui/Field';
@@ -28,11 +29,12 @@ const NEW: Row = {
 /** The group's own rows of the band plan: edited, tried on the group's lists, and put in force as a version. */
 export function PlanPage() {
   const { group } = useGroup();
-  const overlay = useQuery({
-    queryKey: ['overlay', group?.id],
-    enabled: group !== undefined,
-    queryFn: () => data(api.GET('/api/groups/{group}/overlay', { params: { path: { group: group!.id } } })),
-  });
+  const overlay = Server.useQuery(
+    'get',
+    '/api/groups/{group}/overlay',
+    { params: { path: { group: group?.id ?? 0 } } },
+    { enabled: group !== undefined },
+  );
   return (
     <div className="flex min-h-full flex-col">
       <title>Band plan · Wache</title>
@@ -53,27 +55,19 @@ export function PlanPage() {
 const begun = (rows: Row[]) => rows.filter((row) => row.mhz.trim() !== '');
 
 function Editor({ group, overlay }: { group: number; overlay: Schemas['Overlay'] }) {
-  const queries = useQueryClient();
+  const caughtUp = useCaughtUp();
   const [rows, setRows] = useState<Row[]>(overlay.rows);
   const [focused, setFocused] = useState(0);
   const [note, setNote] = useState('');
   const may = useMay('coordinate');
   const changed = JSON.stringify(begun(rows)) !== JSON.stringify(overlay.rows);
   const tried = useDeferredValue(begun(rows));
-  const effect = useQuery({
-    queryKey: ['overlay-effect', group, overlay.version, tried],
-    enabled: changed,
-    placeholderData: keepPreviousData,
-    gcTime: 30_000,
-    queryFn: ({ signal }) =>
-      data(
-        api.POST('/api/groups/{group}/overlay/trial', {
-          params: { path: { group } },
-          body: { rows: tried },
-          signal,
-        }),
-      ),
-  });
+  const effect = Server.useQuery(
+    'post',
+    '/api/groups/{group}/overlay/trial',
+    { params: { path: { group } }, body: { rows: tried } },
+    { enabled: changed, placeholderData: keepPreviousData, gcTime: 30_000 },
+  );
   const save = useMutation({
     mutationFn: () =>
       data(
@@ -82,7 +76,7 @@ function Editor({ group, overlay }: { group: number; overlay: Schemas['Overlay']
           body: { before: overlay.version, rows: begun(rows), note },
         }),
       ),
-    onSuccess: () => queries.invalidateQueries(),
+    onSuccess: caughtUp,
   });
   const bringBack = useMutation({
     mutationFn: (version: number) =>

@@ -1,5 +1,5 @@
-import { useQuery } from '@tanstack/react-query';
-import { api, data, type Schemas } from '../api/client';
+import { Server, type Schemas } from '../api/client';
+import { useGroupRulebook } from '../rulebooks/rulebooks';
 import { megahertz } from '../ui/Megahertz';
 
 type Row = Schemas['OverlayRow'];
@@ -18,14 +18,13 @@ function span(row: Row | undefined): Span | undefined {
 
 /** The national plan and the group's rows over it, around the row that is being edited. */
 export function PlanStrip({ group, rows, focused }: { group: number; rows: Row[]; focused?: Row }) {
-  const ruler = useQuery({
-    queryKey: ['ruler', 'nobody', 'national', group],
-    staleTime: Infinity,
-    queryFn: async () => {
-      const own = await data(api.GET('/api/groups/{group}/rulebook', { params: { path: { group } } }));
-      return data(api.GET('/api/ruler', { params: { query: { as: 'nobody', rulebook: own.id } } }));
-    },
-  });
+  const own = useGroupRulebook(group);
+  const ruler = Server.useQuery(
+    'get',
+    '/api/ruler',
+    { params: { query: { as: 'nobody', rulebook: own.data?.id } } },
+    { enabled: own.data !== undefined, staleTime: Infinity },
+  );
   const at = span(focused) ?? span(rows[0]);
   if (!ruler.data || !at) return null;
   const margin = Math.max((at.high - at.low) * 0.6, 150_000);

@@ -1,6 +1,7 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, data, type Schemas } from '../api/client';
+import { useCaughtUp } from '../api/fresh';
 import { callSign, CallSign } from '../bench/CallSign';
 import { Button } from '../ui/Button';
 import { moment } from '../ui/dates';
@@ -19,7 +20,7 @@ const KIND: Record<string, string> = { pair: 'With', repeater: 'Repeaters', inhi
 
 /** Checks on the air: a pair of radios, repeaters, and a radio that must not key. */
 export function Checks({ unit, units, checks }: Props) {
-  const queries = useQueryClient();
+  const caughtUp = useCaughtUp();
   const [other, setOther] = useState('');
   const [sign, setSign] = useState(callSign());
   const check = useMutation({
@@ -37,7 +38,7 @@ export function Checks({ unit, units, checks }: Props) {
             : api.POST('/api/units/{unit}/inhibit-check', { params: { path }, body }),
       );
     },
-    onSuccess: () => queries.invalidateQueries({ queryKey: ['radios'] }),
+    onSuccess: caughtUp,
   });
   const none = sign.trim() === '' || check.isPending;
   return (

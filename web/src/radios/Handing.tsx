@@ -1,6 +1,7 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, data, type Schemas } from '../api/client';
+import { api, data, type Schemas, Server } from '../api/client';
+import { useCaughtUp } from '../api/fresh';
 import { Button } from '../ui/Button';
 import { moment } from '../ui/dates';
 import { INPUT } from '../ui/Field';
@@ -16,24 +17,17 @@ interface Props {
 
 /** Who has the radio; handing it out and taking it back. */
 export function Handing({ group, unit, past }: Props) {
-  const queries = useQueryClient();
+  const caughtUp = useCaughtUp();
   const [party, setParty] = useState('');
   const [note, setNote] = useState('');
-  const roster = useQuery({
-    queryKey: ['roster', group],
-    queryFn: () => data(api.GET('/api/groups/{group}/roster', { params: { path: { group } } })),
-  });
+  const roster = Server.useQuery('get', '/api/groups/{group}/roster', { params: { path: { group } } });
   const [knowing, setKnowing] = useState(false);
-  const prospect = useQuery({
-    queryKey: ['radios', 'prospect', unit.id, party],
-    enabled: !unit.carrier && party !== '',
-    queryFn: () =>
-      data(
-        api.GET('/api/units/{unit}/hand-out', {
-          params: { path: { unit: unit.id }, query: { party: Number(party) } },
-        }),
-      ),
-  });
+  const prospect = Server.useQuery(
+    'get',
+    '/api/units/{unit}/hand-out',
+    { params: { path: { unit: unit.id }, query: { party: Number(party) } } },
+    { enabled: !unit.carrier && party !== '' },
+  );
   const ahead = party === '' ? undefined : prospect.data;
   const hand = useMutation({
     mutationFn: () =>
@@ -54,7 +48,7 @@ export function Handing({ group, unit, past }: Props) {
       setParty('');
       setNote('');
       setKnowing(false);
-      await queries.invalidateQueries({ queryKey: ['radios'] });
+      await caughtUp();
     },
   });
   const earlier = past.filter((each) => each.inAt !== null);

@@ -1,6 +1,7 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, data, type Schemas } from '../api/client';
+import { api, data, type Schemas, Server } from '../api/client';
+import { useCaughtUp } from '../api/fresh';
 import { SumView } from '../desk/SumView';
 import { Button } from '../ui/Button';
 import { moment } from '../ui/dates';
@@ -21,7 +22,7 @@ const NOMINAL: Record<string, string> = { output_power: 'Rated, W', spurious: 'F
 
 /** What was measured on the radio, by what and where: the newest with its sum, and how it went over time. */
 export function Measuring({ unit }: { unit: number }) {
-  const queries = useQueryClient();
+  const caughtUp = useCaughtUp();
   const [draft, setDraft] = useState<Schemas['Measured']>({
     kind: 'output_power',
     mhz: '',
@@ -30,16 +31,15 @@ export function Measuring({ unit }: { unit: number }) {
     measured: '',
   });
   const set = (some: Partial<Schemas['Measured']>) => setDraft({ ...draft, ...some });
-  const measurements = useQuery({
-    queryKey: ['radios', 'measurements', unit],
-    queryFn: () => data(api.GET('/api/units/{unit}/measurements', { params: { path: { unit } } })),
+  const measurements = Server.useQuery('get', '/api/units/{unit}/measurements', {
+    params: { path: { unit } },
   });
   const add = useMutation({
     mutationFn: () =>
       data(api.POST('/api/units/{unit}/measurements', { params: { path: { unit } }, body: draft })),
     onSuccess: async () => {
       setDraft({ ...draft, measured: '' });
-      await queries.invalidateQueries({ queryKey: ['radios'] });
+      await caughtUp();
     },
   });
   const kinds = measurements.data?.kinds ?? [];

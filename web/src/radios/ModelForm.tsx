@@ -3,7 +3,7 @@ import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { Field } from '../ui/Field';
 import { Notice } from '../ui/Notice';
-import { changed, inWords, LINES, type ModelBody } from './modelBody';
+import { changed, inWords, LINES, plain, type ModelBody } from './modelBody';
 
 interface Props {
   body: ModelBody;
@@ -58,7 +58,7 @@ export function ModelForm({ body, title, problem, busy, onSave, onLeave }: Props
           onChange={(event) => void take(event.target.files?.[0])}
         />
         <Button onClick={onLeave}>Leave it</Button>
-        <Button kind="strong" type="submit" disabled={busy || String(draft.model ?? '') === ''}>
+        <Button kind="strong" type="submit" disabled={busy || plain(draft.model) === ''}>
           Save
         </Button>
       </div>
@@ -66,7 +66,7 @@ export function ModelForm({ body, title, problem, busy, onSave, onLeave }: Props
       <p className="text-second text-soft">What is left empty is not known, and not judged.</p>
       <Choice
         label="Kind"
-        value={String(draft.kind ?? '')}
+        value={plain(draft.kind)}
         options={KINDS}
         onChange={(kind) => setDraft({ ...draft, kind })}
       />

@@ -1,8 +1,9 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useMay } from '../accounts/rights';
 import { api, data, type Schemas } from '../api/client';
+import { useCaughtUp } from '../api/fresh';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
 import { ModelForm } from './ModelForm';
@@ -16,11 +17,11 @@ interface Props {
 
 /** A model: what it can do in words, and the form to change it. */
 export function ModelPanel({ group, model, onDone }: Props) {
-  const queries = useQueryClient();
+  const caughtUp = useCaughtUp();
   const may = useMay('bench');
   const [editing, setEditing] = useState(!model);
-  const [start, setStart] = useState<ModelBody>((model?.body as ModelBody | undefined) ?? EMPTY_MODEL);
-  const refresh = () => queries.invalidateQueries({ queryKey: ['radios'] });
+  const [start, setStart] = useState<ModelBody>(model?.body ?? EMPTY_MODEL);
+  const refresh = caughtUp;
   const save = useMutation({
     mutationFn: async (body: ModelBody) => {
       if (model && editing) {
@@ -112,8 +113,8 @@ export function ModelPanel({ group, model, onDone }: Props) {
           type="button"
           className="text-soft hover:text-accent underline-offset-2 hover:underline"
           onClick={() => {
-            setStart({ ...(model!.body as ModelBody), model: `${model!.name} copy` });
-            save.mutate({ ...(model!.body as ModelBody), model: `${model!.name} copy` });
+            setStart({ ...model!.body, model: `${model!.name} copy` });
+            save.mutate({ ...model!.body, model: `${model!.name} copy` });
           }}
         >
           Make another like it

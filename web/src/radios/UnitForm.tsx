@@ -1,6 +1,7 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, data, type Schemas } from '../api/client';
+import { useCaughtUp } from '../api/fresh';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { Field } from '../ui/Field';
@@ -15,7 +16,7 @@ interface Props {
 
 /** Enters a radio, or changes what is known of it. */
 export function UnitForm({ group, models, unit, onDone }: Props) {
-  const queries = useQueryClient();
+  const caughtUp = useCaughtUp();
   const [draft, setDraft] = useState<Schemas['UnitDraft']>(
     unit
       ? {
@@ -54,7 +55,7 @@ export function UnitForm({ group, models, unit, onDone }: Props) {
         .id;
     },
     onSuccess: async (id) => {
-      await queries.invalidateQueries({ queryKey: ['radios'] });
+      await caughtUp();
       onDone(String(id));
     },
   });

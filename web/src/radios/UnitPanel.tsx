@@ -1,8 +1,9 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { useMay } from '../accounts/rights';
-import { api, data, type Schemas } from '../api/client';
+import { api, data, type Schemas, Server } from '../api/client';
+import { useCaughtUp } from '../api/fresh';
 import { Button } from '../ui/Button';
 import { moment } from '../ui/dates';
 import { Notice } from '../ui/Notice';
@@ -24,18 +25,12 @@ interface Props {
 
 /** Everything about one radio. */
 export function UnitPanel({ group, unit, radios, onDone }: Props) {
-  const queries = useQueryClient();
+  const caughtUp = useCaughtUp();
   const may = useMay('bench');
   const [params] = useSearchParams();
   const [editing, setEditing] = useState(may && params.has('change'));
-  const history = useQuery({
-    queryKey: ['radios', 'unit', unit.id],
-    queryFn: () => data(api.GET('/api/units/{unit}', { params: { path: { unit: unit.id } } })),
-  });
-  const bench = useQuery({
-    queryKey: ['radios', 'bench', unit.id],
-    queryFn: () => data(api.GET('/api/units/{unit}/bench', { params: { path: { unit: unit.id } } })),
-  });
+  const history = Server.useQuery('get', '/api/units/{unit}', { params: { path: { unit: unit.id } } });
+  const bench = Server.useQuery('get', '/api/units/{unit}/bench', { params: { path: { unit: unit.id } } });
   const remove = useMutation({
     mutationFn: () =>
       data(
@@ -44,7 +39,7 @@ export function UnitPanel({ group, unit, radios, onDone }: Props) {
         }),
       ),
     onSuccess: async () => {
-      await queries.invalidateQueries({ queryKey: ['radios'] });
+      await caughtUp();
       onDone(undefined);
     },
   });

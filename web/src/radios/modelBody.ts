@@ -24,8 +24,9 @@ const spans = (value: unknown) =>
   ((value as Pair[] | undefined) ?? []).map(([low, high]) => `${low}–${high}`).join(', ');
 const toSpans = (text: string) => items(text).map((item) => item.split(/\s*[–-]\s*/));
 const list = (value: unknown) => ((value as unknown[] | undefined) ?? []).join(', ');
-const plain = (value: unknown) =>
-  value === undefined || value === null ? '' : String(value as string | number);
+/** A value of the file that is one text or number; nothing for what is not. */
+export const plain = (value: unknown) =>
+  typeof value === 'string' || typeof value === 'number' ? String(value) : '';
 
 /** The levels of power in a band, with the names they have on the radio. */
 interface Band {

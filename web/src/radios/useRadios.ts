@@ -1,10 +1,10 @@
-import { useQuery } from '@tanstack/react-query';
-import { api, data } from '../api/client';
+import { Server } from '../api/client';
 
 /** The models and units of a group. */
 export const useRadios = (group: number | undefined) =>
-  useQuery({
-    queryKey: ['radios', group],
-    enabled: group !== undefined,
-    queryFn: () => data(api.GET('/api/groups/{group}/radios', { params: { path: { group: group! } } })),
-  });
+  Server.useQuery(
+    'get',
+    '/api/groups/{group}/radios',
+    { params: { path: { group: group ?? 0 } } },
+    { enabled: group !== undefined },
+  );

@@ -1,7 +1,8 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useMay } from '../accounts/rights';
 import { api, data, type Schemas } from '../api/client';
+import { useCaughtUp } from '../api/fresh';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
 import { Notice } from '../ui/Notice';
@@ -55,7 +56,7 @@ export function Recall({
   proposed: boolean;
   first: string;
 }) {
-  const queries = useQueryClient();
+  const caughtUp = useCaughtUp();
   const may = useMay('coordinate');
   const [open, setOpen] = useState(false);
   const [reason, setReason] = useState(first);
@@ -67,7 +68,7 @@ export function Recall({
           body: { reason },
         }),
       ),
-    onSuccess: () => queries.invalidateQueries(),
+    onSuccess: caughtUp,
   });
   if (!may) return proposed ? <p className="text-soft">A coordinator recalls it.</p> : null;
   if (!open)

@@ -1,9 +1,10 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, useNavigate, useParams } from 'react-router';
 import { useMay } from '../accounts/rights';
-import { api, data, type Schemas } from '../api/client';
+import { api, data, type Schemas, Server } from '../api/client';
+import { useCaughtUp } from '../api/fresh';
 import { deskQuery } from '../desk/useDesk';
 import { ListHeader } from '../desk/ListHeader';
 import { MeantButton } from '../meant/MeantButton';
@@ -36,11 +37,12 @@ function useGateKeys() {
 /** What a list needs before it goes out, in the order in which it is done, and the release. */
 export function GatePage() {
   const list = Number(useParams().list);
-  const gate = useQuery({
-    queryKey: ['gate', list],
-    retry: false,
-    queryFn: () => data(api.GET('/api/lists/{list}/gate', { params: { path: { list } } })),
-  });
+  const gate = Server.useQuery(
+    'get',
+    '/api/lists/{list}/gate',
+    { params: { path: { list } } },
+    { retry: false },
+  );
   useGateKeys();
   const name = useQuery({
     ...deskQuery(list),
@@ -211,11 +213,12 @@ function Radios({ gate, next }: { gate: Gate; next: boolean }) {
 /** What a second person looks at: what differs from what is in use, and every entry. */
 function Read({ gate }: { gate: Gate }) {
   const [open, setOpen] = useState(false);
-  const entries = useQuery({
-    queryKey: ['gate', gate.list, 'entries', gate.state],
-    enabled: open,
-    queryFn: () => data(api.GET('/api/lists/{list}/gate/entries', { params: { path: { list: gate.list } } })),
-  });
+  const entries = Server.useQuery(
+    'get',
+    '/api/lists/{list}/gate/entries',
+    { params: { path: { list: gate.list } }, asOf: gate.state },
+    { enabled: open },
+  );
   const { since } = gate;
   return (
     <Station
@@ -272,7 +275,7 @@ function SetOtherwise({ gate, open }: { gate: Gate; open: Matter[] }) {
 
 function Out({ gate, next }: { gate: Gate; next: boolean }) {
   const go = useNavigate();
-  const queries = useQueryClient();
+  const caughtUp = useCaughtUp();
   const may = useMay('coordinate');
   const release = useMutation({
     mutationFn: () =>
@@ -283,10 +286,9 @@ function Out({ gate, next }: { gate: Gate; next: boolean }) {
         }),
       ),
     onSuccess: async (made) => {
-      await queries.invalidateQueries();
+      await caughtUp();
       void go(`/releases/${made.id}`);
     },
-    onError: () => queries.invalidateQueries({ queryKey: ['gate', gate.list] }),
   });
   const number = (gate.newest?.number ?? 0) + 1;
   return (

@@ -1,8 +1,9 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useMay } from '../accounts/rights';
 import { api, data, type Schemas } from '../api/client';
+import { useCaughtUp } from '../api/fresh';
 import { Button } from '../ui/Button';
 import { day } from '../ui/dates';
 import { Field, INPUT, Labelled } from '../ui/Field';
@@ -115,8 +116,8 @@ function together(matters: Matter[]): Matter[][] {
   return [...groups.values()];
 }
 
-function SettledRow({ list, matters }: { list: number; matters: Matter[] }) {
-  const queries = useQueryClient();
+function SettledRow({ matters }: { list: number; matters: Matter[] }) {
+  const caughtUp = useCaughtUp();
   const may = useMay('edit');
   const first = matters[0]!;
   const waiver = first.waiver!;
@@ -127,7 +128,7 @@ function SettledRow({ list, matters }: { list: number; matters: Matter[] }) {
           await data(api.DELETE('/api/waivers/{waiver}', { params: { path: { waiver: each.waiver.id } } }));
       }
     },
-    onSettled: () => queries.invalidateQueries({ queryKey: ['gate', list] }),
+    onSettled: caughtUp,
   });
   return (
     <li className="flex items-baseline gap-x-3 px-3 py-1.5">
@@ -165,7 +166,7 @@ function Settle({
   word: string;
   onDone: () => void;
 }) {
-  const queries = useQueryClient();
+  const caughtUp = useCaughtUp();
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
   const [reason, setReason] = useState('');
   const [until, setUntil] = useState('');
@@ -179,7 +180,7 @@ function Settle({
         }),
       ),
     onSuccess: onDone,
-    onSettled: () => queries.invalidateQueries({ queryKey: ['gate', list] }),
+    onSettled: caughtUp,
   });
   const toggle = (print: string) => {
     const next = new Set(left);

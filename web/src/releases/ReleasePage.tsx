@@ -1,6 +1,5 @@
-import { useQuery } from '@tanstack/react-query';
 import { Link, useParams } from 'react-router';
-import { api, data, type Schemas } from '../api/client';
+import { type Schemas, Server } from '../api/client';
 import { day, moment } from '../ui/dates';
 import { Notice } from '../ui/Notice';
 import { PageHeader } from '../ui/PageHeader';
@@ -13,10 +12,7 @@ import { PartList } from './PartList';
 /** One release: what it froze, its papers, who has it, and what speaks against it. */
 export function ReleasePage() {
   const release = Number(useParams().release);
-  const view = useQuery({
-    queryKey: ['release', release],
-    queryFn: () => data(api.GET('/api/releases/{release}', { params: { path: { release } } })),
-  });
+  const view = Server.useQuery('get', '/api/releases/{release}', { params: { path: { release } } });
   return (
     <div className="flex min-h-full flex-col">
       <title>{`Release ${view.data?.line.number ?? ''} · ${view.data?.line.name ?? ''} · Wache`}</title>
@@ -33,10 +29,8 @@ export function ReleasePage() {
 
 function Shown({ view }: { view: Schemas['ReleaseView'] }) {
   const { line } = view;
-  const entries = useQuery({
-    queryKey: ['release', line.id, 'entries'],
-    queryFn: () =>
-      data(api.GET('/api/releases/{release}/entries', { params: { path: { release: line.id } } })),
+  const entries = Server.useQuery('get', '/api/releases/{release}/entries', {
+    params: { path: { release: line.id } },
   });
   return (
     <main className="mx-auto flex w-full max-w-6xl flex-col gap-5 px-5 pt-4 pb-8">

@@ -1,7 +1,8 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useMay } from '../accounts/rights';
 import { api, data, type Schemas } from '../api/client';
+import { useCaughtUp } from '../api/fresh';
 import { Button } from '../ui/Button';
 import { moment } from '../ui/dates';
 import { Field } from '../ui/Field';
@@ -10,10 +11,10 @@ import { Station } from './Station';
 
 /** The word of a second person: who signed, or who cannot and why, and the press. */
 export function Signature({ gate, next }: { gate: Schemas['GateView']; next: boolean }) {
-  const queries = useQueryClient();
+  const caughtUp = useCaughtUp();
   const may = useMay('edit');
   const [note, setNote] = useState('');
-  const settled = { onSettled: () => queries.invalidateQueries({ queryKey: ['gate', gate.list] }) };
+  const settled = { onSettled: caughtUp };
   const path = { params: { path: { list: gate.list } } };
   const sign = useMutation({
     mutationFn: () =>

@@ -1,10 +1,10 @@
-import { useQuery } from '@tanstack/react-query';
-import { api, data } from '../api/client';
+import { Server } from '../api/client';
 
 /** The releases of a group, and which radio has which. */
 export const useReleases = (group: number | undefined) =>
-  useQuery({
-    queryKey: ['releases', group],
-    enabled: group !== undefined,
-    queryFn: () => data(api.GET('/api/groups/{group}/releases', { params: { path: { group: group! } } })),
-  });
+  Server.useQuery(
+    'get',
+    '/api/groups/{group}/releases',
+    { params: { path: { group: group ?? 0 } } },
+    { enabled: group !== undefined },
+  );

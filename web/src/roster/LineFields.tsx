@@ -86,12 +86,7 @@ export function LineFields({ line, onChange, onRemove }: Props) {
         value={line.stationClass ?? ''}
         onChange={(text) => set({ stationClass: text === '' ? null : text.toUpperCase() })}
       />
-      <Choice
-        label="Area"
-        value={kind}
-        options={KINDS}
-        onChange={(next) => set({ area: START[next as Kind] })}
-      />
+      <Choice label="Area" value={kind} options={KINDS} onChange={(next) => set({ area: START[next] })} />
       {kind === 'circle' && (
         <>
           <Figure label="Latitude" value={area!.latitude} onChange={(latitude) => setArea({ latitude })} />

@@ -1,5 +1,4 @@
-import { useQuery } from '@tanstack/react-query';
-import { api, data, type Schemas, type Verdict } from '../api/client';
+import { type Schemas, type Verdict, Server } from '../api/client';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
 import { VerdictMark } from '../ui/VerdictMark';
@@ -21,9 +20,9 @@ interface Props {
 
 /** The licences held against the licence register: what differs, in words. Nothing changes by itself. */
 export function Register({ party, onTake }: Props) {
-  const asked = useQuery({
-    queryKey: ['register', party.id, party.version],
-    queryFn: () => data(api.GET('/api/parties/{party}/register', { params: { path: { party: party.id } } })),
+  const asked = Server.useQuery('get', '/api/parties/{party}/register', {
+    params: { path: { party: party.id } },
+    asOf: party.version,
   });
   const take = (comparison: Schemas['Comparison']) =>
     onTake(

@@ -1,9 +1,9 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { useGroup } from '../accounts/group';
 import { useMay } from '../accounts/rights';
-import { api, data, type Schemas } from '../api/client';
+import { type Schemas, Server } from '../api/client';
+import { useCaughtUp } from '../api/fresh';
 import { Button } from '../ui/Button';
 import { INPUT } from '../ui/Field';
 import { GroupSelect } from '../ui/GroupSelect';
@@ -18,21 +18,22 @@ import { EMPTY } from './drafts';
 /** People, families and firms, what they hold, and what the licence register says of it. */
 export function RosterPage() {
   const { group } = useGroup();
-  const queries = useQueryClient();
+  const caughtUp = useCaughtUp();
   const [params, setParams] = useSearchParams();
   const may = useMay('coordinate');
   const [find, setFind] = useState('');
-  const roster = useQuery({
-    queryKey: ['roster', group?.id],
-    enabled: group !== undefined,
-    queryFn: () => data(api.GET('/api/groups/{group}/roster', { params: { path: { group: group!.id } } })),
-  });
+  const roster = Server.useQuery(
+    'get',
+    '/api/groups/{group}/roster',
+    { params: { path: { group: group?.id ?? 0 } } },
+    { enabled: group !== undefined },
+  );
   const wanted = params.get('party');
   const choose = (party: string | undefined) => setParams(party ? { party } : {}, { replace: true });
   const [saved, setSaved] = useState<Schemas['Saved']>();
   const done = async (next: Schemas['Saved'] | undefined) => {
     setSaved(next);
-    await queries.invalidateQueries({ queryKey: ['roster'] });
+    await caughtUp();
     choose(next && String(next.id));
   };
   const chosen = roster.data?.parties.find((each) => String(each.id) === wanted);

@@ -1,7 +1,7 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { keepPreviousData } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { api, data, type Schemas } from '../api/client';
+import { Server, type Schemas } from '../api/client';
 import { Button } from '../ui/Button';
 import { INPUT } from '../ui/Field';
 import { VerdictMark } from '../ui/VerdictMark';
@@ -19,20 +19,19 @@ export function AtView({ group, rulebook }: { group?: number; rulebook: string }
   const [params, setParams] = useSearchParams();
   const mhz = params.get('mhz') ?? '';
   const [typed, setTyped] = useState(mhz);
-  const at = useQuery({
-    queryKey: ['at', mhz, group, rulebook],
-    enabled: mhz !== '',
-    placeholderData: keepPreviousData,
-    queryFn: () => data(api.GET('/api/rulebook/at', { params: { query: { mhz, group, rulebook } } })),
-  });
-  const own = useQuery({
-    queryKey: ['own', group, mhz],
-    enabled: group !== undefined && mhz !== '',
-    retry: false,
-    queryFn: () =>
-      data(api.GET('/api/groups/{group}/own', { params: { path: { group: group! }, query: { mhz } } })),
-  });
-  const ask = (text: string) => {
+  const at = Server.useQuery(
+    'get',
+    '/api/rulebook/at',
+    { params: { query: { mhz, group, rulebook } } },
+    { enabled: mhz !== '', placeholderData: keepPreviousData },
+  );
+  const own = Server.useQuery(
+    'get',
+    '/api/groups/{group}/own',
+    { params: { path: { group: group ?? 0 }, query: { mhz } } },
+    { enabled: group !== undefined && mhz !== '', retry: false },
+  );
+  const look = (text: string) => {
     setTyped(text);
     setParams({ view: 'at', mhz: text, ...(params.get('of') ? { of: rulebook } : {}) }, { replace: true });
   };
@@ -42,7 +41,7 @@ export function AtView({ group, rulebook }: { group?: number; rulebook: string }
         className="flex flex-wrap items-center gap-3"
         onSubmit={(event) => {
           event.preventDefault();
-          ask(typed.trim());
+          look(typed.trim());
         }}
       >
         <label className="text-title font-semibold" htmlFor="frequency">
@@ -65,7 +64,7 @@ export function AtView({ group, rulebook }: { group?: number; rulebook: string }
             key={each}
             type="button"
             className="text-accent min-h-6 px-1 font-mono underline-offset-2 hover:underline"
-            onClick={() => ask(each)}
+            onClick={() => look(each)}
           >
             {each}
           </button>
@@ -73,7 +72,7 @@ export function AtView({ group, rulebook }: { group?: number; rulebook: string }
       </form>
       {at.error && <Notice message={at.error.message} />}
       {own.data?.may && at.data && !at.error && <OwnAnswer own={own.data} />}
-      {at.data && mhz !== '' && !at.error && <Facts at={at.data} onAsk={ask} />}
+      {at.data && mhz !== '' && !at.error && <Facts at={at.data} onAsk={look} />}
     </div>
   );
 }

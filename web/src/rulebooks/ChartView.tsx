@@ -1,6 +1,5 @@
-import { useQuery } from '@tanstack/react-query';
 import { useSearchParams } from 'react-router';
-import { api, data, type Schemas } from '../api/client';
+import { type Schemas, Server } from '../api/client';
 import { Chip } from '../ui/Chip';
 import { megahertz } from '../ui/Megahertz';
 import { Notice } from '../ui/Notice';
@@ -11,14 +10,14 @@ const START = '20 m';
 /** A band by class and emission, drawn from the data, with the plan and the group's overlay under it. */
 export function ChartView({ group, rulebook }: { group?: number; rulebook: string }) {
   const [params, setParams] = useSearchParams();
-  const chart = useQuery({
-    queryKey: ['chart', rulebook],
-    staleTime: Infinity,
-    queryFn: () => data(api.GET('/api/rulebook/chart', { params: { query: { rulebook } } })),
-  });
-  const ruler = useQuery({
-    queryKey: ['ruler', 'nobody', group, rulebook],
-    queryFn: () => data(api.GET('/api/ruler', { params: { query: { as: 'nobody', group, rulebook } } })),
+  const chart = Server.useQuery(
+    'get',
+    '/api/rulebook/chart',
+    { params: { query: { rulebook } } },
+    { staleTime: Infinity },
+  );
+  const ruler = Server.useQuery('get', '/api/ruler', {
+    params: { query: { as: 'nobody', group, rulebook } },
   });
   if (chart.error) return <Notice message={chart.error.message} />;
   if (!chart.data) return null;

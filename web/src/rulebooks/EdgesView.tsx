@@ -1,6 +1,6 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { keepPreviousData } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, data } from '../api/client';
+import { Server } from '../api/client';
 import { capital } from '../desk/Carriers';
 import { Button } from '../ui/Button';
 import { Chip } from '../ui/Chip';
@@ -11,32 +11,33 @@ import { Notice } from '../ui/Notice';
 
 /** The band edges of a class as an ordered table for a transceiver with so many slots. */
 export function EdgesView({ group, rulebook }: { group?: number; rulebook: string }) {
-  const own = useQuery({
-    queryKey: ['own', group, ''],
-    enabled: group !== undefined,
-    retry: false,
-    queryFn: () => data(api.GET('/api/groups/{group}/own', { params: { path: { group: group! } } })),
-  });
+  const own = Server.useQuery(
+    'get',
+    '/api/groups/{group}/own',
+    { params: { path: { group: group ?? 0 } } },
+    { enabled: group !== undefined, retry: false },
+  );
   const [picked, setHeld] = useState<string>();
   // The table begins with the class of whoever looks.
   const chosen = picked ?? own.data?.amateurClass ?? 'general';
   const [send, setSend] = useState<string[]>(['data', 'ssb']);
   const [bands, setBands] = useState<string[]>(['20 m']);
   const [slots, setSlots] = useState(10);
-  const chart = useQuery({
-    queryKey: ['chart', rulebook],
-    staleTime: Infinity,
-    queryFn: () => data(api.GET('/api/rulebook/chart', { params: { query: { rulebook } } })),
-  });
+  const chart = Server.useQuery(
+    'get',
+    '/api/rulebook/chart',
+    { params: { query: { rulebook } } },
+    { staleTime: Infinity },
+  );
   const classes = (chart.data?.bands[0]?.classes ?? []).map((each) => each.name.toLowerCase());
   const held = classes.length === 0 || classes.includes(chosen) ? chosen : classes[classes.length - 1]!;
   const query = { rulebook, class: held, send, bands, slots };
-  const edges = useQuery({
-    queryKey: ['edges', query],
-    enabled: send.length > 0 && classes.length > 0,
-    placeholderData: keepPreviousData,
-    queryFn: () => data(api.GET('/api/rulebook/edges', { params: { query } })),
-  });
+  const edges = Server.useQuery(
+    'get',
+    '/api/rulebook/edges',
+    { params: { query } },
+    { enabled: send.length > 0 && classes.length > 0, placeholderData: keepPreviousData },
+  );
   const toggle = (all: string[], one: string) =>
     all.includes(one) ? all.filter((each) => each !== one) : [...all, one];
   const file = `/api/rulebook/edges.csv?${new URLSearchParams([

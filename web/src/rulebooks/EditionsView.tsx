@@ -1,23 +1,24 @@
-import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { useGroup } from '../accounts/group';
-import { api, data, type Schemas } from '../api/client';
+import { type Schemas, Server } from '../api/client';
 import { day } from '../ui/dates';
 import { Notice } from '../ui/Notice';
 
 /** The editions of the rulebook, what each changed, and the group's lists as of their first day. */
 export function EditionsView({ rulebook }: { rulebook: string }) {
   const { group } = useGroup();
-  const editions = useQuery({
-    queryKey: ['editions', rulebook],
-    staleTime: Infinity,
-    queryFn: () => data(api.GET('/api/rulebook/editions', { params: { query: { rulebook } } })),
-  });
-  const lists = useQuery({
-    queryKey: ['lists', group?.id],
-    enabled: group !== undefined,
-    queryFn: () => data(api.GET('/api/groups/{group}/lists', { params: { path: { group: group!.id } } })),
-  });
+  const editions = Server.useQuery(
+    'get',
+    '/api/rulebook/editions',
+    { params: { query: { rulebook } } },
+    { staleTime: Infinity },
+  );
+  const lists = Server.useQuery(
+    'get',
+    '/api/groups/{group}/lists',
+    { params: { path: { group: group?.id ?? 0 } } },
+    { enabled: group !== undefined },
+  );
   if (editions.error) return <Notice message={editions.error.message} />;
   return (
     <ol className="flex flex-col gap-6">

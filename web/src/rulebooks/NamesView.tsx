@@ -1,6 +1,5 @@
-import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, data } from '../api/client';
+import { Server } from '../api/client';
 import { INPUT } from '../ui/Field';
 import { Megahertz } from '../ui/Megahertz';
 import { Notice } from '../ui/Notice';
@@ -8,11 +7,12 @@ import { Notice } from '../ui/Notice';
 /** Personal-radio channels in every naming scheme side by side. */
 export function NamesView({ rulebook }: { rulebook: string }) {
   const [find, setFind] = useState('');
-  const names = useQuery({
-    queryKey: ['channel-names', rulebook],
-    staleTime: Infinity,
-    queryFn: () => data(api.GET('/api/rulebook/channel-names', { params: { query: { rulebook } } })),
-  });
+  const names = Server.useQuery(
+    'get',
+    '/api/rulebook/channel-names',
+    { params: { query: { rulebook } } },
+    { staleTime: Infinity },
+  );
   if (names.error) return <Notice message={names.error.message} />;
   if (!names.data) return null;
   const wanted = find.trim().toLowerCase();

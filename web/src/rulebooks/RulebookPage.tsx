@@ -1,8 +1,9 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useMutation } from '@tanstack/react-query';
 import { useSearchParams } from 'react-router';
 import { useGroup } from '../accounts/group';
 import { useMay } from '../accounts/rights';
 import { api, data } from '../api/client';
+import { useCaughtUp } from '../api/fresh';
 import { Button } from '../ui/Button';
 import { INPUT } from '../ui/Field';
 import { Notice } from '../ui/Notice';
@@ -29,7 +30,7 @@ export function RulebookPage() {
   const [params, setParams] = useSearchParams();
   const { group } = useGroup();
   const view = params.get('view') ?? 'at';
-  const queries = useQueryClient();
+  const caughtUp = useCaughtUp();
   const sees = useMay('see');
   const may = useMay('coordinate');
   const rulebooks = useRulebooks();
@@ -37,7 +38,7 @@ export function RulebookPage() {
   const settle = useMutation({
     mutationFn: (id: string) =>
       data(api.PUT('/api/groups/{group}/rulebook', { params: { path: { group: group!.id } }, body: { id } })),
-    onSuccess: () => queries.invalidateQueries(),
+    onSuccess: caughtUp,
   });
   // Until it is known which rulebook is meant nothing is asked for: what is typed meanwhile would be lost.
   const rulebook = params.get('of') ?? (own.isLoading ? '' : (own.data?.id ?? rulebooks.data?.[0]?.id ?? ''));

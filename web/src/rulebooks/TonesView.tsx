@@ -1,17 +1,12 @@
-import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, data } from '../api/client';
+import { Server } from '../api/client';
 import { INPUT } from '../ui/Field';
 import { Notice } from '../ui/Notice';
 
 /** CTCSS tones with their consumer code numbers, and DCS codes with the codes they sound like when inverted. */
 export function TonesView() {
   const [find, setFind] = useState('');
-  const tones = useQuery({
-    queryKey: ['tones'],
-    staleTime: Infinity,
-    queryFn: () => data(api.GET('/api/rulebook/tones')),
-  });
+  const tones = Server.useQuery('get', '/api/rulebook/tones', {}, { staleTime: Infinity });
   if (tones.error) return <Notice message={tones.error.message} />;
   if (!tones.data) return null;
   const wanted = find.trim().replace(/^D/i, '');

@@ -29,6 +29,8 @@ export function EntryLane({ slips, selected, place, scale, width, onSelect }: Pr
     return nearestTo(slips, x, scale);
   };
   return (
+    // A pointer's short way to what the list of entries offers to the keys.
+    // eslint-disable-next-line jsx-a11y/click-events-have-key-events, jsx-a11y/no-static-element-interactions
     <div
       className={`absolute inset-0 ${over ? 'cursor-pointer' : ''}`}
       title={over && told(over)}

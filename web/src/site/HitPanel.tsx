@@ -1,6 +1,5 @@
-import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
-import { api, data, type Schemas } from '../api/client';
+import { type Schemas, Server } from '../api/client';
 import { SumView } from '../desk/SumView';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
@@ -25,14 +24,9 @@ export const keyOf = (hit: Hit) => `${hit.kind} ${hit.at}`;
 
 /** What reaches one entry: each hit with its sum, and the least change that clears it. */
 export function HitPanel({ list, how, site, version, entry, open, may, busy, onOpen, onChange }: Props) {
-  const detail = useQuery({
-    queryKey: ['site-detail', list, how, site, version, entry.id],
-    queryFn: () =>
-      data(
-        api.GET('/api/lists/{list}/site/{entry}', {
-          params: { path: { list, entry: entry.id }, query: { how, site } },
-        }),
-      ),
+  const detail = Server.useQuery('get', '/api/lists/{list}/site/{entry}', {
+    params: { path: { list, entry: entry.id }, query: { how, site } },
+    asOf: version,
   });
   return (
     <aside
@@ -114,14 +108,9 @@ interface LeastProps extends Omit<Props, 'entry' | 'open' | 'onOpen'> {
 }
 
 function Least({ list, how, site, version, entry, hit, may, busy, onChange }: LeastProps) {
-  const least = useQuery({
-    queryKey: ['least', list, how, site, version, entry, hit.kind, hit.at],
-    queryFn: () =>
-      data(
-        api.GET('/api/lists/{list}/site/{entry}/least', {
-          params: { path: { list, entry }, query: { how, site, kind: hit.kind, at: hit.at } },
-        }),
-      ),
+  const least = Server.useQuery('get', '/api/lists/{list}/site/{entry}/least', {
+    params: { path: { list, entry }, query: { how, site, kind: hit.kind, at: hit.at } },
+    asOf: version,
   });
   if (least.error) return <Notice message={least.error.message} />;
   if (!least.data) return <p className="text-second text-soft">Looking for the least change …</p>;

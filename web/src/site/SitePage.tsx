@@ -1,9 +1,12 @@
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
 import { type KeyboardEvent, useEffect, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useGroup } from '../accounts/group';
 import { useMay } from '../accounts/rights';
-import { api, data, type Change, type Schemas } from '../api/client';
+import { api, data, type Change, type Schemas, Server } from '../api/client';
+import { useCaughtUp } from '../api/fresh';
+import { ClashDialog } from '../lists/ClashDialog';
+import { useListChanges } from '../lists/useListChanges';
 import { ListHeader } from '../desk/ListHeader';
 import type { View } from '../ruler/view';
 import { Button } from '../ui/Button';
@@ -20,8 +23,8 @@ import { counted, type Hit } from './words';
 
 /** What the entries of a list do to each other when they are used at one site. */
 export function SitePage() {
+  const caughtUp = useCaughtUp();
   const list = Number(useParams().list);
-  const queries = useQueryClient();
   const { group } = useGroup();
   const may = useMay('edit');
   const [how, setHow] = useState('');
@@ -30,17 +33,17 @@ export function SitePage() {
   const [hit, setHit] = useState<Hit>();
   const [view, setView] = useState<View>();
   const [done, setDone] = useState<Done>();
-  const site = useQuery({
-    queryKey: ['site', list, how],
-    placeholderData: keepPreviousData,
-    queryFn: () => data(api.GET('/api/lists/{list}/site', { params: { path: { list }, query: { how } } })),
+  const query = Server.queryOptions('get', '/api/lists/{list}/site', {
+    params: { path: { list }, query: { how } },
   });
-  const stations = useQuery({
-    queryKey: ['stations', group?.id],
-    enabled: group !== undefined,
-    queryFn: () => data(api.GET('/api/groups/{group}/stations', { params: { path: { group: group!.id } } })),
-  });
-  const refresh = () => queries.invalidateQueries({ queryKey: ['site', list] });
+  const site = useQuery({ ...query, placeholderData: keepPreviousData });
+  const stations = Server.useQuery(
+    'get',
+    '/api/groups/{group}/stations',
+    { params: { path: { group: group?.id ?? 0 } } },
+    { enabled: group !== undefined },
+  );
+
   const keep = useMutation({
     mutationFn: (after: Schemas['Keyed']) =>
       data(
@@ -52,22 +55,20 @@ export function SitePage() {
     onSuccess: async () => {
       setHow('');
       setIndex(0);
-      await refresh();
+      await caughtUp();
     },
   });
-  const change = useMutation({
-    mutationFn: ({ change }: { change: Change; done: (added: number[]) => Omit<Done, 'version'> }) =>
-      data(
-        api.POST('/api/lists/{list}/changes', {
-          params: { path: { list } },
-          body: { version: site.data!.version, order: null, changes: [change] },
-        }),
-      ),
-    onSuccess: (answer, asked) => {
-      setDone({ ...asked.done(answer.added), version: answer.version });
-      setHit(undefined);
-    },
-  });
+  const work = useListChanges({ list, queryKey: query.queryKey });
+  const change = async (words: string, change: Change, to?: (added: number[]) => string) => {
+    const changed = await work.act({ label: words, changes: [change] });
+    if (!changed) return;
+    setDone({ words, version: changed.version, to: to?.(changed.added) });
+    setHit(undefined);
+  };
+  const settle = async (mine: ReadonlySet<number>) => {
+    const saved = await work.settle(mine);
+    if (saved) setDone({ words: saved.label, version: saved.version });
+  };
   const at = site.data?.sites[index] ?? site.data?.sites[0];
   const there = useMemo(() => {
     if (!site.data || !at) return [];
@@ -95,7 +96,7 @@ export function SitePage() {
   const nextNumber =
     1 +
     Math.max(0, ...(site.data?.entries ?? []).map((each) => Number(each.number)).filter(Number.isInteger));
-  const problem = site.error ?? keep.error ?? change.error;
+  const problem = site.error?.message ?? keep.error?.message ?? work.problem;
   const shown = site.data?.shown ?? 'all';
   return (
     <div className="flex h-full flex-col">
@@ -121,13 +122,13 @@ export function SitePage() {
       )}
       {problem && (
         <div className="p-3">
-          <Notice message={problem.message}>
-            {(keep.error ?? change.error) && (
+          <Notice message={problem}>
+            {(keep.error ?? work.problem) && (
               <Button
                 onClick={() =>
-                  void refresh().then(() => {
+                  void site.refetch().then(() => {
                     keep.reset();
-                    change.reset();
+                    work.dismiss();
                   })
                 }
               >
@@ -137,7 +138,7 @@ export function SitePage() {
           </Notice>
         </div>
       )}
-      {done && <DoneBar list={list} done={done} onUndone={() => setDone(undefined)} />}
+      {done && <DoneBar done={done} back={work.back} onUndone={() => setDone(undefined)} />}
       {site.data && at && (
         <>
           <section
@@ -229,19 +230,17 @@ export function SitePage() {
                 choice={site.data.choice}
                 may={may && site.data.parent === null}
                 onTake={(pick) =>
-                  change.mutate({
-                    change: {
+                  void change(
+                    `${clearName(pick)} was added as number ${nextNumber}`,
+                    {
                       kind: 'add',
                       entry: null,
                       behind: null,
                       before: {},
                       after: { ...pick.fields, name: clearName(pick), number: String(nextNumber) },
                     },
-                    done: ([added]) => ({
-                      words: `${clearName(pick)} was added as number ${nextNumber}`,
-                      to: `/lists/${list}?entry=${added}`,
-                    }),
-                  })
+                    ([added]) => `/lists/${list}?entry=${added}`,
+                  )
                 }
               />
               <p className="text-second text-soft max-w-prose px-3 pb-4">
@@ -263,20 +262,15 @@ export function SitePage() {
                 entry={entry}
                 open={hit && keyOf(hit)}
                 may={may && site.data.parent === null}
-                busy={change.isPending}
+                busy={work.busy}
                 onOpen={setHit}
                 onChange={(least) =>
-                  change.mutate({
-                    change: {
-                      kind: 'edit',
-                      entry: least.entry,
-                      behind: null,
-                      before: least.before,
-                      after: least.changes,
-                    },
-                    done: () => ({
-                      words: `${least.name || `Number ${least.number}`}: ${least.label}`,
-                    }),
+                  void change(`${least.name || `Number ${least.number}`}: ${least.label}`, {
+                    kind: 'edit',
+                    entry: least.entry,
+                    behind: null,
+                    before: least.before,
+                    after: least.changes,
                   })
                 }
               />
@@ -284,6 +278,7 @@ export function SitePage() {
           </div>
         </>
       )}
+      {work.clash && <ClashDialog conflict={work.clash.conflict} onSettle={(mine) => void settle(mine)} />}
       {site.data && !at && <p className="text-soft p-4">No entry is keyed here.</p>}
     </div>
   );

@@ -1,9 +1,10 @@
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, useMutation } from '@tanstack/react-query';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { useGroup } from '../accounts/group';
 import { useMay } from '../accounts/rights';
-import { api, data, type Schemas } from '../api/client';
+import { api, data, type Schemas, Server } from '../api/client';
+import { useCaughtUp, useLookAgain } from '../api/fresh';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { GroupSelect } from '../ui/GroupSelect';
@@ -16,16 +17,18 @@ import { StationFields } from './StationFields';
 /** Base and mobile stations: what they radiate, from where people are safe, what they draw, how far they reach. */
 export function StationsPage() {
   const { group } = useGroup();
-  const stations = useQuery({
-    queryKey: ['stations', group?.id],
-    enabled: group !== undefined,
-    queryFn: () => data(api.GET('/api/groups/{group}/stations', { params: { path: { group: group!.id } } })),
-  });
-  const lists = useQuery({
-    queryKey: ['lists', group?.id],
-    enabled: group !== undefined,
-    queryFn: () => data(api.GET('/api/groups/{group}/lists', { params: { path: { group: group!.id } } })),
-  });
+  const stations = Server.useQuery(
+    'get',
+    '/api/groups/{group}/stations',
+    { params: { path: { group: group?.id ?? 0 } } },
+    { enabled: group !== undefined },
+  );
+  const lists = Server.useQuery(
+    'get',
+    '/api/groups/{group}/lists',
+    { params: { path: { group: group?.id ?? 0 } } },
+    { enabled: group !== undefined },
+  );
   return (
     <div className="flex min-h-full flex-col">
       <title>Stations · Wache</title>
@@ -49,7 +52,8 @@ interface SheetsProps {
 }
 
 function Sheets({ group, stations, lists }: SheetsProps) {
-  const queries = useQueryClient();
+  const caughtUp = useCaughtUp();
+  const lookAgain = useLookAgain();
   const may = useMay('edit');
   const [params, setParams] = useSearchParams();
   const chosen = params.get('station');
@@ -64,11 +68,12 @@ function Sheets({ group, stations, lists }: SheetsProps) {
   const draft = typed?.of === key ? typed.draft : before;
   const read = formOf(draft);
   const changed = JSON.stringify(draft) !== JSON.stringify(before);
-  const site = useQuery({
-    queryKey: ['site', list, ''],
-    enabled: list > 0,
-    queryFn: () => data(api.GET('/api/lists/{list}/site', { params: { path: { list } } })),
-  });
+  const site = Server.useQuery(
+    'get',
+    '/api/lists/{list}/site',
+    { params: { path: { list } } },
+    { enabled: list > 0 },
+  );
   const base = site.data?.keyed.bases.find((each) => each.name === draft.name.trim());
   const [all, setAll] = useState(false);
   const entries = useMemo(
@@ -88,20 +93,12 @@ function Sheets({ group, stations, lists }: SheetsProps) {
       ? JSON.stringify({ form: { ...read.form, name: read.form.name || 'new' }, list, entries, atOnce })
       : '',
   );
-  const sheet = useQuery({
-    queryKey: ['sheet', group, asked],
-    enabled: asked !== '' && list > 0,
-    placeholderData: keepPreviousData,
-    gcTime: 30_000,
-    queryFn: ({ signal }) =>
-      data(
-        api.POST('/api/groups/{group}/stations/sheet', {
-          params: { path: { group } },
-          body: JSON.parse(asked) as Schemas['SheetOf'],
-          signal,
-        }),
-      ),
-  });
+  const sheet = Server.useQuery(
+    'post',
+    '/api/groups/{group}/stations/sheet',
+    { params: { path: { group } }, body: JSON.parse(asked) as Schemas['SheetOf'] },
+    { enabled: asked !== '' && list > 0, placeholderData: keepPreviousData, gcTime: 30_000 },
+  );
   const save = useMutation({
     mutationFn: async (form: Schemas['StationForm']) => {
       if (stored) {
@@ -118,7 +115,7 @@ function Sheets({ group, stations, lists }: SheetsProps) {
       ).id;
     },
     onSuccess: async (id) => {
-      await queries.invalidateQueries({ queryKey: ['stations', group] });
+      await caughtUp();
       setTyped(undefined);
       setParams({ station: String(id), list: String(list) });
     },
@@ -132,7 +129,7 @@ function Sheets({ group, stations, lists }: SheetsProps) {
       ),
     onSuccess: async () => {
       setParams({ list: String(list) });
-      await queries.invalidateQueries({ queryKey: ['stations', group] });
+      await caughtUp();
     },
   });
   const problem = save.error ?? remove.error ?? sheet.error;
@@ -198,7 +195,7 @@ function Sheets({ group, stations, lists }: SheetsProps) {
                 onClick={() => {
                   save.reset();
                   remove.reset();
-                  void queries.invalidateQueries({ queryKey: ['stations', group] });
+                  void lookAgain();
                 }}
               >
                 Look again

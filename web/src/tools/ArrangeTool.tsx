@@ -1,8 +1,8 @@
 import { useState } from 'react';
-import { api, data } from '../api/client';
+import { Server } from '../api/client';
 import { Choice } from '../ui/Choice';
 import { Field } from '../ui/Field';
-import { ToolDialog } from './ToolDialog';
+import { PROPOSED, ToolDialog } from './ToolDialog';
 import type { ToolProps } from './tool';
 
 /** Sorts, groups, numbers and zones. */
@@ -22,16 +22,17 @@ export function ArrangeTool({ desk, onTake, onClose }: ToolProps) {
     zones,
     zoneSize: whole(size) || null,
   };
+  const asked = Server.useQuery(
+    'post',
+    '/api/lists/{list}/proposals/arrangement',
+    { params: { path: { list: desk.id } }, body, asOf: desk.version },
+    PROPOSED,
+  );
   return (
     <ToolDialog
       title="Order, numbers, zones"
       words="The list is put in order; numbers and zones follow."
-      queryKey={['arrange', desk.id, desk.version, body]}
-      ask={() =>
-        data(
-          api.POST('/api/lists/{list}/proposals/arrangement', { params: { path: { list: desk.id } }, body }),
-        )
-      }
+      asked={asked}
       label="another order"
       onTake={onTake}
       onClose={onClose}

@@ -1,8 +1,8 @@
 import { useState } from 'react';
-import { api, data } from '../api/client';
+import { Server } from '../api/client';
 import { Choice } from '../ui/Choice';
 import { Field } from '../ui/Field';
-import { ToolDialog } from './ToolDialog';
+import { PROPOSED, ToolDialog } from './ToolDialog';
 import type { ToolProps } from './tool';
 
 const LETTERS = [
@@ -16,14 +16,17 @@ export function NameTool({ desk, onTake, onClose }: ToolProps) {
   const [length, setLength] = useState('8');
   const [letters, setLetters] = useState('ascii');
   const body = { length: Math.min(64, Math.max(1, Number(length) || 1)), letters };
+  const asked = Server.useQuery(
+    'post',
+    '/api/lists/{list}/proposals/names',
+    { params: { path: { list: desk.id } }, body, asOf: desk.version },
+    PROPOSED,
+  );
   return (
     <ToolDialog
       title="Fit the names to a display"
       words="Short forms first, then no blanks, then no vowels, a cut last; no two names are the same."
-      queryKey={['names', desk.id, desk.version, body]}
-      ask={() =>
-        data(api.POST('/api/lists/{list}/proposals/names', { params: { path: { list: desk.id } }, body }))
-      }
+      asked={asked}
       label={`names of ${body.length} characters`}
       onTake={onTake}
       onClose={onClose}

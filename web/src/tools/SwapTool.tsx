@@ -1,9 +1,9 @@
 import { useState } from 'react';
-import { api, data } from '../api/client';
+import { Server } from '../api/client';
 import { Choice } from '../ui/Choice';
 import { Field } from '../ui/Field';
 import { useTerms } from '../rulebooks/rulebooks';
-import { ToolDialog } from './ToolDialog';
+import { PROPOSED, ToolDialog } from './ToolDialog';
 import type { ToolProps } from './tool';
 
 /** The channels named by "1-7, 9 15". */
@@ -40,14 +40,17 @@ export function SwapTool({ desk, onTake, onClose }: ToolProps) {
     tone: tone === 'own' ? own : tone,
     repeaters: (target?.repeaters ?? false) && repeaters,
   };
+  const asked = Server.useQuery(
+    'post',
+    '/api/lists/{list}/proposals/swap',
+    { params: { path: { list: desk.id } }, body, asOf: desk.version },
+    PROPOSED,
+  );
   return (
     <ToolDialog
       title="Swap the service"
       words="The entries become channels that the carriers may use, the least active first. Numbers, scan and time-out stay."
-      queryKey={['swap', desk.id, desk.version, body]}
-      ask={() =>
-        data(api.POST('/api/lists/{list}/proposals/swap', { params: { path: { list: desk.id } }, body }))
-      }
+      asked={asked}
       label={`swap to ${target?.title ?? ''}`}
       onTake={onTake}
       onClose={onClose}

@@ -1,23 +1,20 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, data } from '../api/client';
+import { Server } from '../api/client';
 import { Button } from '../ui/Button';
 import { ToneKnowledge } from './ToneKnowledge';
 import { Translate } from './Translate';
-import { ToolDialog } from './ToolDialog';
+import { PROPOSED, ToolDialog } from './ToolDialog';
 import type { ToolProps } from './tool';
 
 /** Plans a tone for each direct channel that nobody else near uses and every radio can do. */
 export function ToneTool({ desk, onTake, onClose }: ToolProps) {
-  const queries = useQueryClient();
   const [digital, setDigital] = useState(false);
   const [codesOnly, setCodesOnly] = useState(false);
   const [models, setModels] = useState<string[]>([]);
   const [only, setOnly] = useState(false);
   const [editing, setEditing] = useState(false);
-  const known = useQuery({
-    queryKey: ['tones', desk.groupId],
-    queryFn: () => data(api.GET('/api/groups/{group}/tones', { params: { path: { group: desk.groupId } } })),
+  const known = Server.useQuery('get', '/api/groups/{group}/tones', {
+    params: { path: { group: desk.groupId } },
   });
   const direct = desk.slips.filter((slip) => slip.txHz !== null && slip.txHz === slip.rxHz);
   const without = direct.filter((slip) => !slip.fields.txTone);
@@ -25,6 +22,12 @@ export function ToneTool({ desk, onTake, onClose }: ToolProps) {
   const body = { entries, digital, codesOnly: codesOnly && !digital, models };
   const knowledge = known.data?.knowledge;
   const tables = known.data?.tables ?? [];
+  const asked = Server.useQuery(
+    'post',
+    '/api/lists/{list}/proposals/tones',
+    { params: { path: { list: desk.id } }, body, asOf: [desk.version, known.data?.version] },
+    PROPOSED,
+  );
   if (editing && known.data)
     return (
       <ToneKnowledge
@@ -32,7 +35,6 @@ export function ToneTool({ desk, onTake, onClose }: ToolProps) {
         known={known.data}
         onClose={() => {
           setEditing(false);
-          void queries.invalidateQueries({ queryKey: ['tones', desk.groupId] });
         }}
       />
     );
@@ -40,10 +42,7 @@ export function ToneTool({ desk, onTake, onClose }: ToolProps) {
     <ToolDialog
       title="Plan the tones"
       words="A tone for each direct channel: no default, none of the neighbours’, none of your other lists’."
-      queryKey={['tones', desk.id, desk.version, known.data?.version, body]}
-      ask={() =>
-        data(api.POST('/api/lists/{list}/proposals/tones', { params: { path: { list: desk.id } }, body }))
-      }
+      asked={asked}
       label="a plan of tones"
       onTake={onTake}
       onClose={onClose}

@@ -1,8 +1,8 @@
 import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/react';
 import { TakesFocus } from '../ui/TakesFocus';
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { keepPreviousData, type UseQueryResult } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
-import type { Change, Schemas } from '../api/client';
+import type { Change, Problem, Schemas } from '../api/client';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
 import { asChange, type Proposal } from './proposal';
@@ -13,23 +13,19 @@ interface Props {
   words: string;
   /** What the tool asks for. */
   children: ReactNode;
-  /** What the proposal depends on. */
-  queryKey: unknown[];
-  ask: () => Promise<Proposal>;
+  /** What the server proposes for it. */
+  asked: UseQueryResult<Proposal, Problem>;
   label: string;
   onTake: (label: string, changes: Change[], order?: Schemas['Order']) => void;
   onClose: () => void;
 }
 
+/** How a tool asks: the proposal before stays in sight while the next is worked out. */
+export const PROPOSED = { placeholderData: keepPreviousData, retry: false };
+
 /** A tool: its questions at the left, and what it proposes as one difference, of which any part can be left out. */
-export function ToolDialog({ title, words, children, queryKey, ask, label, onTake, onClose }: Props) {
+export function ToolDialog({ title, words, children, asked, label, onTake, onClose }: Props) {
   const [left, setLeft] = useState<ReadonlySet<number>>(new Set());
-  const asked = useQuery({
-    queryKey: ['proposal', ...queryKey],
-    queryFn: ask,
-    placeholderData: keepPreviousData,
-    retry: false,
-  });
   const proposal = asked.data;
   const [seen, setSeen] = useState(proposal);
   if (seen !== proposal) {

@@ -16,7 +16,9 @@ export function Tools({ tool, ...props }: ToolProps & { tool: Tool }) {
       return <NameTool {...props} />;
     case 'arrange':
       return <ArrangeTool {...props} />;
-    default:
+    // They open places of their own.
+    case 'bring':
+    case 'directory':
       return null;
   }
 }

@@ -1,6 +1,5 @@
-import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, data } from '../api/client';
+import { Server } from '../api/client';
 import { Choice } from '../ui/Choice';
 import { Field } from '../ui/Field';
 
@@ -8,17 +7,12 @@ import { Field } from '../ui/Field';
 export function Translate({ group, models }: { group: number; models: string[] }) {
   const [of, setOf] = useState('');
   const [model, setModel] = useState('');
-  const asked = useQuery({
-    queryKey: ['translation', group, of, model],
-    enabled: of.trim() !== '',
-    retry: false,
-    queryFn: () =>
-      data(
-        api.GET('/api/groups/{group}/tones/translation', {
-          params: { path: { group }, query: { of, model: model || undefined } },
-        }),
-      ),
-  });
+  const asked = Server.useQuery(
+    'get',
+    '/api/groups/{group}/tones/translation',
+    { params: { path: { group }, query: { of, model: model || undefined } } },
+    { enabled: of.trim() !== '', retry: false },
+  );
   const found = of.trim() ? asked.data : undefined;
   return (
     <fieldset className="border-line flex flex-col gap-2 border-t pt-3">

@@ -1,6 +1,5 @@
 import { useMutation } from '@tanstack/react-query';
 import { Link } from 'react-router';
-import { api, data } from '../api/client';
 import { Button } from './Button';
 
 /** Something that was done to a list: in words, the version it made, and where it is seen. */
@@ -10,17 +9,19 @@ export interface Done {
   to?: string;
 }
 
-/** What was just done to a list, and the way back. */
-export function DoneBar({ list, done, onUndone }: { list: number; done: Done; onUndone: () => void }) {
+interface Props {
+  done: Done;
+  back: (again: boolean, version: number) => Promise<boolean>;
+  onUndone: () => void;
+}
+
+/** What was just done to a list, and the way back; a way back that is refused is told where the page tells its problems. */
+export function DoneBar({ done, back, onUndone }: Props) {
   const undo = useMutation({
-    mutationFn: () =>
-      data(
-        api.POST('/api/lists/{list}/undo', {
-          params: { path: { list } },
-          body: { again: false, version: done.version },
-        }),
-      ),
-    onSuccess: onUndone,
+    mutationFn: () => back(false, done.version),
+    onSuccess: (undone) => {
+      if (undone) onUndone();
+    },
   });
   return (
     <p
@@ -36,7 +37,6 @@ export function DoneBar({ list, done, onUndone }: { list: number; done: Done; on
       <Button disabled={undo.isPending} onClick={() => undo.mutate()}>
         Undo
       </Button>
-      {undo.error && <span className="text-hold">{undo.error.message}</span>}
     </p>
   );
 }

@@ -1,6 +1,5 @@
-import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, data, type Change, type Desk, type Schemas } from '../api/client';
+import { type Change, type Desk, type Schemas, Server } from '../api/client';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
 import { Whole } from './Whole';
@@ -24,14 +23,9 @@ export function Compare({ desk, other, otherVersion, versions = [], fixed, onBac
   const [upTo, setUpTo] = useState('');
   const later = versions.slice(1).filter((each) => each > (otherVersion ?? Infinity));
   const version = later.includes(Number(upTo)) ? Number(upTo) : undefined;
-  const asked = useQuery({
-    queryKey: ['difference', desk.id, desk.version, other, otherVersion, version],
-    queryFn: () =>
-      data(
-        api.GET('/api/lists/{list}/difference', {
-          params: { path: { list: desk.id }, query: { other, otherVersion, version } },
-        }),
-      ),
+  const asked = Server.useQuery('get', '/api/lists/{list}/difference', {
+    params: { path: { list: desk.id }, query: { other, otherVersion, version } },
+    asOf: desk.version,
   });
   if (asked.error) return <Notice message={asked.error.message} />;
   if (!asked.data) return <p className="text-soft">Comparing …</p>;

@@ -1,7 +1,7 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, data, type Change, type Desk, type Schemas } from '../api/client';
-import { labelOf } from '../desk/fields';
+import { api, data, type Change, type Desk, type Schemas, Server } from '../api/client';
+import { useCaughtUp } from '../api/fresh';
+import { useHeadings } from '../lists/fields';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
 
@@ -27,12 +27,12 @@ const OPEN = ['conflict', 'gone-there', 'gone-here'];
 
 /** What another list would change of this one, from what both began with; conflicts with both texts. */
 export function MergeView({ desk, other, onTake, onDone }: Props) {
-  const queries = useQueryClient();
+  const caughtUp = useCaughtUp();
+  const headingOf = useHeadings();
   const [chosen, setChosen] = useState<ReadonlyMap<number, boolean>>(new Map());
-  const asked = useQuery({
-    queryKey: ['merge', desk.id, desk.version, other],
-    queryFn: () =>
-      data(api.GET('/api/lists/{list}/merge', { params: { path: { list: desk.id }, query: { other } } })),
+  const asked = Server.useQuery('get', '/api/lists/{list}/merge', {
+    params: { path: { list: desk.id }, query: { other } },
+    asOf: desk.version,
   });
   if (asked.error) return <Notice message={asked.error.message} />;
   if (!asked.data) return <p className="text-soft">Bringing the two together …</p>;
@@ -46,7 +46,7 @@ export function MergeView({ desk, other, onTake, onDone }: Props) {
       api.POST('/api/lists/{list}/merged', { params: { path: { list: desk.id } }, body: { other } }),
     );
     setChosen(new Map());
-    await queries.invalidateQueries({ queryKey: ['merge', desk.id] });
+    await caughtUp();
     onDone();
   };
   return (
@@ -94,8 +94,9 @@ export function MergeView({ desk, other, onTake, onDone }: Props) {
               <div className="mt-1 ml-7 flex flex-wrap items-center gap-x-5 gap-y-1">
                 {row.conflicts.map((conflict) => (
                   <span key={conflict.field} className="text-second">
-                    {labelOf(conflict.field)}: here <b className="font-mono">{conflict.mine || 'nothing'}</b>,
-                    there <b className="font-mono">{conflict.theirs || 'nothing'}</b>
+                    {headingOf(conflict.field)}: here{' '}
+                    <b className="font-mono">{conflict.mine || 'nothing'}</b>, there{' '}
+                    <b className="font-mono">{conflict.theirs || 'nothing'}</b>
                   </span>
                 ))}
                 <span className="flex gap-2">

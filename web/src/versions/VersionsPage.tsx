@@ -1,7 +1,6 @@
-import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { api, data } from '../api/client';
+import { api, data, Server } from '../api/client';
 import { ListHeader } from '../desk/ListHeader';
 import { useDesk } from '../desk/useDesk';
 import { Button } from '../ui/Button';
@@ -23,16 +22,18 @@ export function VersionsPage() {
   const [looked, setLooked] = useState<Looked>();
   const [copyName, setCopyName] = useState<string>();
   const [problem, setProblem] = useState<string>();
-  const history = useQuery({
-    queryKey: ['versions', list, desk?.version],
-    enabled: desk !== undefined,
-    queryFn: () => data(api.GET('/api/lists/{list}/versions', { params: { path: { list } } })),
-  });
-  const lists = useQuery({
-    queryKey: ['lists', desk?.groupId],
-    enabled: desk !== undefined,
-    queryFn: () => data(api.GET('/api/groups/{group}/lists', { params: { path: { group: desk!.groupId } } })),
-  });
+  const history = Server.useQuery(
+    'get',
+    '/api/lists/{list}/versions',
+    { params: { path: { list } }, asOf: desk?.version },
+    { enabled: desk !== undefined },
+  );
+  const lists = Server.useQuery(
+    'get',
+    '/api/groups/{group}/lists',
+    { params: { path: { group: desk?.groupId ?? 0 } } },
+    { enabled: desk !== undefined },
+  );
   const others = (lists.data ?? []).filter((each) => each.id !== list);
   const copy = async () => {
     try {

@@ -1,50 +1,38 @@
-import { useQuery } from '@tanstack/react-query';
-import { api, data } from '../api/client';
+import { Server } from '../api/client';
+import { heading, isFigure, useFields } from '../lists/fields';
 import { Notice } from '../ui/Notice';
-
-const COLUMNS: [string, string][] = [
-  ['number', 'No.'],
-  ['name', 'Name'],
-  ['rxMhz', 'Hears'],
-  ['txMhz', 'Talks on'],
-  ['mode', 'Mode'],
-  ['powerW', 'Power, W'],
-  ['txTone', 'Sends'],
-  ['rxTone', 'Opens with'],
-  ['note', 'Note'],
-];
-const FIGURES = new Set(['number', 'rxMhz', 'txMhz', 'powerW', 'txTone', 'rxTone']);
 
 /** An earlier version of a list as a whole, as it was. */
 export function Whole({ list, version }: { list: number; version: number }) {
-  const whole = useQuery({
-    queryKey: ['version', list, version],
-    queryFn: () =>
-      data(api.GET('/api/lists/{list}/versions/{version}', { params: { path: { list, version } } })),
+  const whole = Server.useQuery('get', '/api/lists/{list}/versions/{version}', {
+    params: { path: { list, version } },
   });
+  const fields = useFields();
   if (whole.error) return <Notice message={whole.error.message} />;
   if (!whole.data) return <p className="text-soft">Fetching it …</p>;
+  const entries = whole.data.entries;
+  const columns = fields.filter(({ key }) => entries.some((entry) => entry[key]));
   return (
     <div className="overflow-x-auto">
       <table className="border-line bg-sheet w-full border text-left" aria-label={`Version ${version}`}>
         <thead className="text-second text-soft">
           <tr>
-            {COLUMNS.map(([key, label]) => (
-              <th key={key} scope="col" className="px-2 py-1 font-normal whitespace-nowrap">
-                {label}
+            {columns.map((field) => (
+              <th key={field.key} scope="col" className="px-2 py-1 font-normal whitespace-nowrap">
+                {heading(field)}
               </th>
             ))}
           </tr>
         </thead>
         <tbody>
-          {whole.data.entries.map((entry, index) => (
+          {entries.map((entry, index) => (
             <tr key={index} className="border-line border-t">
-              {COLUMNS.map(([key]) => (
+              {columns.map((field) => (
                 <td
-                  key={key}
-                  className={`px-2 py-0.5 ${FIGURES.has(key) ? 'font-mono whitespace-nowrap' : key === 'name' ? 'font-semibold' : ''}`}
+                  key={field.key}
+                  className={`px-2 py-0.5 ${isFigure(field) ? 'font-mono whitespace-nowrap' : field.key === 'name' ? 'font-semibold' : ''}`}
                 >
-                  {entry[key]}
+                  {entry[field.key]}
                 </td>
               ))}
             </tr>

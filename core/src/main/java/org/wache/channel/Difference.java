@@ -13,33 +13,16 @@ public final class Difference {
     /** One phrase for each thing that differs; empty for equal entries. */
     public static List<String> of(Channel before, Channel after) {
         List<String> all = new ArrayList<>();
-        text(all, before, after, Field.NUMBER, "number");
-        text(all, before, after, Field.NAME, "called");
-        if (direct(before) && direct(after) && !before.transmit().equals(after.transmit())) {
-            all.add("moves to " + after.transmit().get() + " from "
-                    + before.transmit().get());
-        } else {
-            frequency(
-                    all,
-                    before.receive(),
-                    after.receive(),
-                    before.text(Field.RX_MHZ),
-                    after.text(Field.RX_MHZ),
-                    "hears");
-            talks(all, before, after);
+        for (Field field : Field.values()) {
+            switch (field) {
+                case RX_MHZ -> hears(all, before, after);
+                case TX_MHZ -> talks(all, before, after);
+                case MODE -> mode(all, before, after);
+                case EMISSION -> {} // told with the mode
+                case TX_TONE, RX_TONE -> tone(all, before, after, field);
+                default -> text(all, before, after, field);
+            }
         }
-        mode(all, before, after);
-        text(all, before, after, Field.POWER_W, "power", " W");
-        if (!after.text(Field.TX_MHZ).isBlank() || before.text(Field.TX_MHZ).isBlank()) {
-            tone(all, before, after, Field.TX_TONE, "sends"); // what no longer talks sends no tone either
-        }
-        tone(all, before, after, Field.RX_TONE, "opens on");
-        text(all, before, after, Field.USE, "use");
-        text(all, before, after, Field.SERVICE, "meant as");
-        text(all, before, after, Field.SCAN, "scan");
-        text(all, before, after, Field.TIMEOUT_S, "time-out", " s");
-        text(all, before, after, Field.NOTE, "note");
-        text(all, before, after, Field.ZONE, "zone");
         return all;
     }
 
@@ -47,10 +30,27 @@ public final class Difference {
         return channel.transmit().isPresent() && channel.transmit().equals(channel.receive());
     }
 
+    /** Whether a direct channel went elsewhere as a whole; then it is told as one. */
+    private static boolean moved(Channel before, Channel after) {
+        return direct(before) && direct(after) && !before.transmit().equals(after.transmit());
+    }
+
+    private static void hears(List<String> all, Channel before, Channel after) {
+        String old = before.text(Field.RX_MHZ);
+        String now = after.text(Field.RX_MHZ);
+        if (moved(before, after)) {
+            all.add("moves to " + after.transmit().get() + " from "
+                    + before.transmit().get());
+        } else if (!same(before.receive(), after.receive(), old, now)) {
+            all.add("hears " + (now.isBlank() ? "nothing" : shown(after.receive(), now)) + " instead of "
+                    + (old.isBlank() ? "nothing" : shown(before.receive(), old)));
+        }
+    }
+
     private static void talks(List<String> all, Channel before, Channel after) {
         String old = before.text(Field.TX_MHZ);
         String now = after.text(Field.TX_MHZ);
-        if (same(before.transmit(), after.transmit(), old, now)) {
+        if (moved(before, after) || same(before.transmit(), after.transmit(), old, now)) {
             return;
         }
         if (now.isBlank()) {
@@ -59,19 +59,6 @@ public final class Difference {
             all.add("talks on " + shown(after.transmit(), now) + ", listened only");
         } else {
             all.add("talks on " + shown(after.transmit(), now) + " instead of " + shown(before.transmit(), old));
-        }
-    }
-
-    private static void frequency(
-            List<String> all,
-            Optional<Frequency> old,
-            Optional<Frequency> now,
-            String oldText,
-            String nowText,
-            String verb) {
-        if (!same(old, now, oldText, nowText)) {
-            all.add(verb + " " + (nowText.isBlank() ? "nothing" : shown(now, nowText)) + " instead of "
-                    + (oldText.isBlank() ? "nothing" : shown(old, oldText)));
         }
     }
 
@@ -97,25 +84,25 @@ public final class Difference {
         return emission.isBlank() ? channel.text(Field.MODE) : emission;
     }
 
-    private static void tone(List<String> all, Channel before, Channel after, Field field, String verb) {
+    private static void tone(List<String> all, Channel before, Channel after, Field field) {
         String old = before.text(field);
         String now = after.text(field);
-        if (old.equals(now)) {
+        boolean silent = field == Field.TX_TONE
+                && after.text(Field.TX_MHZ).isBlank()
+                && !before.text(Field.TX_MHZ).isBlank();
+        if (old.equals(now) || silent) { // what no longer talks sends no tone either
             return;
         }
         String none = field == Field.TX_TONE ? "no tone" : "any signal";
-        all.add(verb + " " + (now.isBlank() ? none : now) + " instead of " + (old.isBlank() ? none : old));
+        all.add(field.changed() + " " + (now.isBlank() ? none : now) + " instead of " + (old.isBlank() ? none : old));
     }
 
-    private static void text(List<String> all, Channel before, Channel after, Field field, String word) {
-        text(all, before, after, field, word, "");
-    }
-
-    private static void text(List<String> all, Channel before, Channel after, Field field, String word, String unit) {
+    private static void text(List<String> all, Channel before, Channel after, Field field) {
         String old = before.text(field);
         String now = after.text(field);
         if (!old.equals(now)) {
-            all.add(word + " " + (now.isBlank() ? "not given" : now + unit)
+            String unit = field.unit().isEmpty() ? "" : " " + field.unit();
+            all.add(field.changed() + " " + (now.isBlank() ? "not given" : now + unit)
                     + (old.isBlank() ? "" : " instead of " + old + unit));
         }
     }

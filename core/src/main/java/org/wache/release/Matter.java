@@ -1,5 +1,6 @@
 package org.wache.release;
 
+import java.util.Arrays;
 import java.util.List;
 import org.apache.commons.codec.digest.DigestUtils;
 import org.wache.audit.finding.Finding;
@@ -42,17 +43,8 @@ public record Matter(
     }
 
     /** What is settled belongs to these: when one of them changes, it is another matter. */
-    private static final List<Field> TELLING = List.of(
-            Field.RX_MHZ,
-            Field.TX_MHZ,
-            Field.MODE,
-            Field.EMISSION,
-            Field.POWER_W,
-            Field.TX_TONE,
-            Field.RX_TONE,
-            Field.USE,
-            Field.SERVICE,
-            Field.TIMEOUT_S);
+    private static final List<Field> TELLING =
+            Arrays.stream(Field.values()).filter(Field::judged).toList();
 
     static Matter of(Kind kind, int position, Channel channel, Finding finding, String model, List<String> holders) {
         return new Matter(

@@ -79,6 +79,7 @@ abstract class InBrowser {
         page = context.newPage();
         page.setDefaultTimeout(PATIENCE_MS);
         page.onPageError(faults::add);
+        page.onFileChooser(chooser -> {}); // or the first one may be asked for before the browser tells of it
         page.onConsoleMessage(message -> {
             if (message.type().equals("error") && !message.text().contains("status of 4")) {
                 faults.add(message.text());

@@ -60,6 +60,7 @@ class KeysOnlyBrowserTest extends InBrowser {
     @Test
     void fromAFileToItsRelease() {
         assertThat(page.getByText("Choose a file")).isVisible();
+        assertThat(page.locator("main")).isFocused(); // the page is there, and listens
         page.waitForFileChooser(() -> press("f")).setFiles(Path.of("..", "demo", "net-control.csv"));
         press("Enter"); // the system's own dialog
         atDesk();

@@ -1,8 +1,8 @@
 package org.wache.server.fit;
 
+import com.github.benmanes.caffeine.cache.Caffeine;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -22,7 +22,6 @@ import org.wache.audit.finding.Finding;
 import org.wache.audit.finding.Slug;
 import org.wache.radio.Radio;
 import org.wache.server.accounts.Account;
-import org.wache.server.database.Newest;
 import org.wache.server.lists.Audits;
 import org.wache.server.lists.DeskWriter;
 import org.wache.server.lists.ListService;
@@ -44,7 +43,8 @@ class FitController {
     private final Audits audits;
     private final ListStore store;
     private final Fleet fleet;
-    private final Map<Kept, List<Column>> kept = Collections.synchronizedMap(new Newest<>(KEPT));
+    private final Map<Kept, List<Column>> kept =
+            Caffeine.newBuilder().maximumSize(KEPT).<Kept, List<Column>>build().asMap();
 
     private record Kept(Audits.Key key) {}
 

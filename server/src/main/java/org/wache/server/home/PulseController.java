@@ -7,6 +7,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RestController;
 import org.wache.server.accounts.Account;
 import org.wache.server.accounts.AccountStore;
+import org.wache.server.lists.RulesMark;
 import org.wache.server.rulebooks.Rulebooks;
 import org.wache.server.web.Missing;
 
@@ -40,7 +41,8 @@ class PulseController {
             throw new Missing("The group");
         }
         PulseStore.Marks marks = marksOf.marks(group);
-        String everyday = " " + rulebooks.version() + " " + LocalDate.now(clock);
-        return new Pulse(marks.mark() + everyday, marks.rules() + everyday);
+        String rules = RulesMark.of(
+                marks.roster(), marks.overlay(), marks.radios(), rulebooks.version(), LocalDate.now(clock));
+        return new Pulse(marks.mark() + " " + rules, rules);
     }
 }

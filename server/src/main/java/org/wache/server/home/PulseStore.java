@@ -13,13 +13,13 @@ class PulseStore {
         this.jdbc = jdbc;
     }
 
-    /** Marks that change with what they are of: of everything, and of what all lists are held against. */
-    record Marks(String mark, String rules) {}
+    /** A mark that changes with everything, and the versions of what all lists are held against. */
+    record Marks(String mark, int roster, int overlay, int radios) {}
 
     Marks marks(long group) {
         return jdbc.sql(
                         """
-            select md5(concat_ws(' ', club.roster_version, club.overlay_version, club.radios_version)) as rules,
+            select club.roster_version as roster, club.overlay_version as overlay, club.radios_version as radios,
               md5(concat_ws(' ', club.roster_version, club.overlay_version, club.radios_version,
                 (select string_agg(id || ':' || version, ',' order by id) from channel_list where club_id = club.id),
                 (select count(*) || ':' || count(ended_at) from waiver where list_id in (select id from channel_list where club_id = club.id)),

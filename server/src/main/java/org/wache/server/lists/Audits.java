@@ -1,9 +1,9 @@
 package org.wache.server.lists;
 
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -21,7 +21,6 @@ import org.wache.licence.Holder;
 import org.wache.place.Circle;
 import org.wache.rulebook.Rulebook;
 import org.wache.rulebook.RulebookProblem;
-import org.wache.server.database.Newest;
 import org.wache.server.rulebooks.Rulebooks;
 import org.wache.server.web.Fault;
 import org.wache.server.web.Unjudgeable;
@@ -38,13 +37,24 @@ import tools.jackson.databind.json.JsonMapper;
 public class Audits {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
-    private static final int KEPT = 40;
+    /** Entries of all audits that are kept, about 4 kB each. */
+    private static final int KEPT_ENTRIES = 160_000;
+    /** What an audit weighs beside its entries, as entries. */
+    private static final int EACH = 50;
+
     private static final int KEPT_SUMMARIES = 5_000;
 
     private final ListStore store;
     private final Clock clock;
-    private final Map<Key, Audited> kept = Collections.synchronizedMap(new Newest<>(KEPT));
-    private final Map<Key, Views.ListSummary> summaries = Collections.synchronizedMap(new Newest<>(KEPT_SUMMARIES));
+    private final Map<Key, Audited> kept = Caffeine.newBuilder()
+            .maximumWeight(KEPT_ENTRIES)
+            .weigher((Key key, Audited audited) -> EACH + audited.stored().size())
+            .<Key, Audited>build()
+            .asMap();
+    private final Map<Key, Views.ListSummary> summaries = Caffeine.newBuilder()
+            .maximumSize(KEPT_SUMMARIES)
+            .<Key, Views.ListSummary>build()
+            .asMap();
     private final Rulebooks rulebooks;
     private final NearbyRepeaters repeaters;
 
@@ -79,17 +89,17 @@ public class Audits {
     /** As it is held against the rules of a day. */
     public Audited of(Source source, LocalDate day) {
         Key key = key(source, day);
-        Audited known = kept.get(key);
-        if (known == null) {
-            known = audited(source, day);
-            kept.put(key, known);
-        }
-        return known;
+        return kept.computeIfAbsent(key, any -> audited(source, day));
     }
 
     /** Keeps the audit of a list's new version when it was worked out from the version before. */
     public void keep(Source source, Audited audited) {
         kept.put(key(source, today()), audited);
+    }
+
+    /** The mark of what a list is held against today beside its own entries. */
+    public String rules(ListStore.Head head) {
+        return RulesMark.of(head, today());
     }
 
     /** What the audit of a list depends on today. */

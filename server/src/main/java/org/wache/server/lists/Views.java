@@ -38,12 +38,18 @@ public final class Views {
     /** How many entries came to each verdict. */
     public record Counts(int hold, int query, int listen, int clear) {}
 
-    /** A list under audit; unjudged says why it cannot be judged, and then there are no slips. */
+    /**
+     * A list under audit.
+     *
+     * @param rules the mark of what it is held against beside its own entries, as the pulse of the group has it
+     * @param unjudged why it cannot be judged, and then there are no slips
+     */
     public record Desk(
             long id,
             long groupId,
             String name,
             int version,
+            String rules,
             LocalDate on,
             LocalDate today,
             String rulebook,

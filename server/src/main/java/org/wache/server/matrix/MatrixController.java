@@ -1,7 +1,7 @@
 package org.wache.server.matrix;
 
+import com.github.benmanes.caffeine.cache.Caffeine;
 import io.swagger.v3.oas.annotations.media.Schema;
-import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
@@ -16,7 +16,6 @@ import org.wache.audit.Verdict;
 import org.wache.audit.finding.Finding;
 import org.wache.audit.finding.Severity;
 import org.wache.server.accounts.Account;
-import org.wache.server.database.Newest;
 import org.wache.server.lists.Audits;
 import org.wache.server.lists.DeskWriter;
 import org.wache.server.lists.ListService;
@@ -36,7 +35,8 @@ public class MatrixController {
     private final ListService service;
     private final Audits audits;
     private final ListStore store;
-    private final Map<Kept, MatrixColumns> kept = Collections.synchronizedMap(new Newest<>(KEPT));
+    private final Map<Kept, MatrixColumns> kept =
+            Caffeine.newBuilder().maximumSize(KEPT).<Kept, MatrixColumns>build().asMap();
 
     /** A matrix depends on what the audit of its list depends on, and on what its columns are. */
     private record Kept(Audits.Key key, String by) {}

@@ -1,11 +1,11 @@
 package org.wache.server.releases;
 
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -21,7 +21,6 @@ import org.wache.release.Gate;
 import org.wache.release.Matter;
 import org.wache.server.access.Role;
 import org.wache.server.accounts.Account;
-import org.wache.server.database.Newest;
 import org.wache.server.lists.Freezing;
 import org.wache.server.log.Logbook;
 import org.wache.server.rulebooks.Rulebooks;
@@ -43,7 +42,8 @@ public class Gating {
     private final Logbook log;
     private final Clock clock;
     private final Rulebooks rulebooks;
-    private final Map<List<Object>, Brief> briefs = Collections.synchronizedMap(new Newest<>(KEPT));
+    private final Map<List<Object>, Brief> briefs =
+            Caffeine.newBuilder().maximumSize(KEPT).<List<Object>, Brief>build().asMap();
 
     Gating(
             Freezing freezing,

@@ -1,5 +1,6 @@
 package org.wache.server.releases;
 
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -11,7 +12,6 @@ import java.util.Map;
 import org.springframework.stereotype.Component;
 import org.wache.channel.Channel;
 import org.wache.release.Handed;
-import org.wache.server.database.Newest;
 import org.wache.server.radios.Contents;
 import org.wache.server.radios.Fleet;
 import org.wache.server.rulebooks.Rulebooks;
@@ -28,7 +28,10 @@ class RadioContents implements Contents {
     private final Rulebooks rulebooks;
     private final Clock clock;
     /** By what an outcome depends on; a later version of any of it makes another key. */
-    private final Map<List<Object>, InHand> known = Collections.synchronizedMap(new Newest<>(KEPT));
+    private final Map<List<Object>, InHand> known = Caffeine.newBuilder()
+            .maximumSize(KEPT)
+            .<List<Object>, InHand>build()
+            .asMap();
 
     RadioContents(ReleaseStore store, Hands hands, Fleet fleet, Rulebooks rulebooks, Clock clock) {
         this.store = store;

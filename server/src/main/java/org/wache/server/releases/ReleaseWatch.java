@@ -1,10 +1,10 @@
 package org.wache.server.releases;
 
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -24,7 +24,6 @@ import org.wache.release.Gate;
 import org.wache.release.Matter;
 import org.wache.rulebook.Edition;
 import org.wache.rulebook.RulebookProblem;
-import org.wache.server.database.Newest;
 import org.wache.server.radios.Fleet;
 import org.wache.server.rulebooks.Rulebooks;
 
@@ -41,7 +40,10 @@ class ReleaseWatch {
     private final Fleet fleet;
     private final Clock clock;
     /** By what an outcome depends on; a later version of any of it makes another key. */
-    private final Map<List<Object>, List<Reason>> known = Collections.synchronizedMap(new Newest<>(KEPT));
+    private final Map<List<Object>, List<Reason>> known = Caffeine.newBuilder()
+            .maximumSize(KEPT)
+            .<List<Object>, List<Reason>>build()
+            .asMap();
 
     private final Rulebooks rulebooks;
 

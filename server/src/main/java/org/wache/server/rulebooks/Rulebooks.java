@@ -1,8 +1,8 @@
 package org.wache.server.rulebooks;
 
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.List;
 import java.util.Map;
-import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.wache.rulebook.Rulebook;
@@ -13,8 +13,14 @@ import org.wache.rulebook.RulebookReader;
 @Component
 public class Rulebooks {
 
+    /** Combinations of additions that are kept as read; in force is one at a time, the others are being tried. */
+    private static final int MOST = 20;
+
     private final JdbcClient jdbc;
-    private final Map<List<String>, Rulebook> read = new ConcurrentHashMap<>();
+    private final Map<List<String>, Rulebook> read = Caffeine.newBuilder()
+            .maximumSize(MOST)
+            .<List<String>, Rulebook>build()
+            .asMap();
 
     Rulebooks(JdbcClient jdbc) {
         this.jdbc = jdbc;
@@ -78,14 +84,6 @@ public class Rulebooks {
         }
         List<String> key = java.util.stream.Stream.concat(java.util.stream.Stream.of(id), additions.stream())
                 .toList();
-        Rulebook known = read.get(key);
-        if (known == null) {
-            known = RulebookReader.with(id, additions);
-            if (read.size() > 20) {
-                read.clear();
-            }
-            read.put(key, known);
-        }
-        return known;
+        return read.computeIfAbsent(key, any -> RulebookReader.with(id, additions));
     }
 }

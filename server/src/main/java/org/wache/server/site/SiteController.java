@@ -1,11 +1,11 @@
 package org.wache.server.site;
 
+import com.github.benmanes.caffeine.cache.Caffeine;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -33,7 +33,6 @@ import org.wache.licence.Holder;
 import org.wache.propose.ClearChannels;
 import org.wache.radio.Radio;
 import org.wache.server.accounts.Account;
-import org.wache.server.database.Newest;
 import org.wache.server.lists.Audits;
 import org.wache.server.lists.Context;
 import org.wache.server.lists.DeskWriter;
@@ -60,7 +59,8 @@ class SiteController {
     private final ListService service;
     private final Audits audits;
     private final Fleet fleet;
-    private final Map<Kept, Audit> kept = Collections.synchronizedMap(new Newest<>(8));
+    private final Map<Kept, Audit> kept =
+            Caffeine.newBuilder().maximumSize(8).<Kept, Audit>build().asMap();
 
     private record Kept(Audits.Key key, String how) {}
 

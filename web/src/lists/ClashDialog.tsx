@@ -3,7 +3,7 @@ import { TakesFocus } from '../ui/TakesFocus';
 import { useState } from 'react';
 import type { Conflict } from '../api/client';
 import { Button } from '../ui/Button';
-import { labelOf } from './fields';
+import { useHeadings } from './fields';
 
 interface Props {
   conflict: Conflict;
@@ -14,6 +14,7 @@ interface Props {
 /** Two people changed the same fields: both versions entry by entry, and the choice for each. */
 export function ClashDialog({ conflict, onSettle }: Props) {
   const [mine, setMine] = useState<ReadonlySet<number>>(new Set());
+  const headingOf = useHeadings();
   const all = conflict.conflicts.map((each) => each.entry);
   const choose = (entry: number, keep: boolean) => {
     const next = new Set(mine);
@@ -54,7 +55,7 @@ export function ClashDialog({ conflict, onSettle }: Props) {
                       <span className="text-second text-soft block">{label}</span>
                       {Object.keys(entry.theirs).map((key) => (
                         <span key={key} className="block break-words">
-                          {labelOf(key)}:{' '}
+                          {headingOf(key)}:{' '}
                           <span className="font-mono">
                             {(own ? entry.mine[key] : entry.theirs[key]) || 'empty'}
                           </span>
