@@ -7,9 +7,10 @@ const MARGIN = 40;
 
 /** The signal at its true width against the edge that it crosses. */
 export function EdgeDrawing({ slip }: { slip: Slip }) {
-  const { lowHz, highHz, edgeHz } = slip;
+  const { lowHz, highHz, edge } = slip;
   const beyond = overrun(slip);
-  if (lowHz === null || highHz === null || edgeHz === null || !beyond) return null;
+  if (lowHz === null || highHz === null || edge === null || !beyond) return null;
+  const edgeHz = edge.hertz;
   const low = Math.min(lowHz, edgeHz);
   const high = Math.max(highHz, edgeHz);
   const x = (hertz: number) => MARGIN + ((hertz - low) / (high - low)) * (WIDTH - 2 * MARGIN);

@@ -70,7 +70,8 @@ class ListsTest {
         assertThat(edge.path("verdict").asString()).isEqualTo("hold");
         assertThat(edge.path("reason").asString())
                 .isEqualTo("The signal reaches 3.0 kHz past the top of the 2 m band.");
-        assertThat(edge.path("edgeHz").asLong()).isEqualTo(148_000_000);
+        assertThat(edge.path("edge").path("hertz").asLong()).isEqualTo(148_000_000);
+        assertThat(edge.path("edge").path("upper").asBoolean()).isTrue();
         assertThat(edge.path("cure").path("changes").path("txMhz").asString()).isEqualTo("147.990");
         assertThat(desk.path("slips").path(2).path("verdict").asString()).isEqualTo("listen");
     }

@@ -26,6 +26,7 @@ import org.wache.audit.rules.Register;
 import org.wache.channel.Channel;
 import org.wache.channel.Field;
 import org.wache.licence.Holder;
+import org.wache.signal.Frequency;
 
 /** Turns audits into what the Desk shows. */
 public final class DeskWriter {
@@ -85,18 +86,26 @@ public final class DeskWriter {
     }
 
     /** The edge that the signal runs over; null when it does not. */
-    private static Long edge(EntryAudit entry) {
+    private static Views.Edge edge(EntryAudit entry) {
         return entry.judgements().stream()
                 .flatMap(judgement -> judgement.findings().stream())
                 .filter(finding -> finding.slug() == Slug.EDGE_OVERRUN)
                 .findFirst()
-                .flatMap(finding -> finding.working().lines().stream()
-                        .filter(line -> line.role() == Sum.LineRole.LIMIT)
-                        .findFirst())
-                .map(line -> org.wache.signal.Frequency.ofMegahertz(line.amount())
-                        .orElseThrow()
-                        .hertz())
+                .flatMap(finding -> {
+                    Optional<Long> reach = figure(finding, Sum.LineRole.TOTAL);
+                    return figure(finding, Sum.LineRole.LIMIT)
+                            .map(edge -> new Views.Edge(
+                                    edge, reach.map(far -> far > edge).orElse(true)));
+                })
                 .orElse(null);
+    }
+
+    private static Optional<Long> figure(Finding finding, Sum.LineRole role) {
+        return finding.working().lines().stream()
+                .filter(line -> line.role() == role)
+                .findFirst()
+                .flatMap(line -> Frequency.ofMegahertz(line.amount()))
+                .map(Frequency::hertz);
     }
 
     public static Finding worst(EntryAudit entry) {

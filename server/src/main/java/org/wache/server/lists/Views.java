@@ -114,7 +114,10 @@ public final class Views {
     /** The list that a variant follows. */
     public record Parent(long id, String name) {}
 
-    /** One entry with its verdict in short; edgeHz is the edge that its signal crosses. */
+    /** An edge that a signal crosses; upper when what is beyond lies above it. */
+    public record Edge(long hertz, boolean upper) {}
+
+    /** One entry with its verdict in short, and the edge that its signal crosses. */
     public record Slip(
             long id,
             int version,
@@ -124,7 +127,7 @@ public final class Views {
             @Schema(nullable = true) Long txHz,
             @Schema(nullable = true) Long lowHz,
             @Schema(nullable = true) Long highHz,
-            @Schema(nullable = true) Long edgeHz,
+            @Schema(nullable = true) Edge edge,
             @Schema(nullable = true) String emission,
             Verdict verdict,
             String reason,
