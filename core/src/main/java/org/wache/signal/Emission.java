@@ -123,7 +123,8 @@ public final class Emission {
                 : rounded >= 1_000_000 ? 1_000_000 : rounded >= 1000 ? 1000 : 1;
         String letter = unit == 1 ? "H" : unit == 1000 ? "K" : unit == 1_000_000 ? "M" : "G";
         String whole = Long.toString(rounded / unit);
-        String fraction = unit == 1 ? "" : Long.toString(unit + rounded % unit).substring(1);
+        String fraction =
+                unit == 1 ? "00" : Long.toString(unit + rounded % unit).substring(1);
         return whole + letter + fraction.substring(0, Math.max(0, 3 - whole.length()));
     }
 
