@@ -1,10 +1,8 @@
-import type { Verdict } from '../api/client';
-import type { Schemas } from '../api/client';
-
+import type { Schemas, Verdict } from '../api/client';
 type Job = Schemas['BenchJob'];
 
 /** The verdict whose mark a state gets. */
-export const markOf: Record<string, Verdict | undefined> = {
+export const markOf: Record<Schemas['JobState'], Verdict | undefined> = {
   good: 'clear',
   differs: 'hold',
   failed: 'hold',
@@ -19,32 +17,34 @@ export function said(job: Job): string {
     case 'waiting':
       return 'waits';
     case 'running':
-      return job.stage || 'begins';
+      return job.stage === null ? 'begins' : STAGES[job.stage].words;
     case 'good':
       return `${job.entries} entries, read back and tried`;
     case 'stopped':
       return 'stopped before it began';
-    default:
+    case 'failed':
+    case 'differs':
       return job.message;
   }
 }
 
-/** The stages with the share of the whole that lies before each; reading and writing take the longest. */
-const BEFORE: Record<string, [number, number]> = {
-  'looking who is there': [0, 0.02],
-  'reading what is in it': [0.02, 0.32],
-  'setting its lock': [0.32, 0.33],
-  writing: [0.33, 0.63],
-  closing: [0.63, 0.65],
-  'reading back': [0.65, 0.92],
-  comparing: [0.92, 0.93],
-  'key check': [0.93, 1],
+/** What is being done, and the share of the whole that lies before it and after it; reading and writing take the longest. */
+const STAGES: Record<Schemas['Stage'], { words: string; from: number; to: number }> = {
+  identify: { words: 'looking who is there', from: 0, to: 0.02 },
+  read: { words: 'reading what is in it', from: 0.02, to: 0.32 },
+  lock: { words: 'setting its lock', from: 0.32, to: 0.33 },
+  write: { words: 'writing', from: 0.33, to: 0.63 },
+  close: { words: 'closing', from: 0.63, to: 0.65 },
+  'read-back': { words: 'reading back', from: 0.65, to: 0.92 },
+  compare: { words: 'comparing', from: 0.92, to: 0.93 },
+  'key-check': { words: 'key check', from: 0.93, to: 1 },
 };
 
 /** How far the work on a radio has come, 0 to 1. */
 export function share(job: Job): number {
   if (job.state === 'good' || job.state === 'differs') return 1;
-  const [from, to] = BEFORE[job.stage] ?? [0, 0];
+  if (job.stage === null) return 0;
+  const { from, to } = STAGES[job.stage];
   return from + (to - from) * (job.total > 0 ? job.done / job.total : 0);
 }
 
@@ -52,7 +52,7 @@ export const open = (job: Job) => job.state === 'waiting' || job.state === 'runn
 
 /** A run in short: how many of its radios are how. */
 export function inShort(jobs: Job[]): string {
-  const count = (...states: string[]) => jobs.filter((job) => states.includes(job.state)).length;
+  const count = (...states: Schemas['JobState'][]) => jobs.filter((job) => states.includes(job.state)).length;
   const parts = [
     [count('good'), 'done'],
     [count('running'), 'at work'],

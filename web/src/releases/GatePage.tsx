@@ -247,10 +247,7 @@ function Read({ gate }: { gate: Gate }) {
 /** Radios that are set so that entries do not go into them: the bench sets them otherwise, or the list is not for them. */
 function SetOtherwise({ gate, open }: { gate: Gate; open: Matter[] }) {
   const concerned = gate.models.filter(
-    (model) =>
-      model.units.length > 0 &&
-      open.some((each) => each.model === model.name) &&
-      model.name.includes('set to'),
+    (model) => model.units.length > 0 && open.some((each) => each.model === model.name) && model.locked,
   );
   if (concerned.length === 0) return null;
   return (

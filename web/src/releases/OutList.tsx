@@ -14,8 +14,8 @@ export function OutList({ list, parts }: { list: string; parts: Schemas['OutPart
   const [more, setMore] = useState(false);
   const shown = parts[Math.min(part, parts.length - 1)];
   if (!shown) return null;
-  const anyChanged = shown.entries.some((entry) => entry.change !== '');
-  const entries = changed ? shown.entries.filter((entry) => entry.change !== '') : shown.entries;
+  const anyChanged = shown.entries.some((entry) => entry.change !== null);
+  const entries = changed ? shown.entries.filter((entry) => entry.change !== null) : shown.entries;
   return (
     <div className="flex min-w-0 flex-col gap-1.5">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
@@ -78,7 +78,7 @@ export function OutList({ list, parts }: { list: string; parts: Schemas['OutPart
 
 function Row({ entry }: { entry: Entry }) {
   return (
-    <tr className={entry.change === '' ? '' : 'bg-accent-wash'}>
+    <tr className={entry.change === null ? '' : 'bg-accent-wash'}>
       <td className="text-soft py-0.5 pl-3 font-mono">{entry.number}</td>
       <td className="px-2 font-semibold whitespace-nowrap">
         <span className="inline-flex items-center gap-1.5">

@@ -1,6 +1,10 @@
 import type { Schemas } from '../api/client';
 
-const KINDS: Record<string, string> = { added: 'new', removed: 'gone', changed: 'changed' };
+const KINDS: Record<Schemas['ListDifferenceKind'], string> = {
+  added: 'new',
+  removed: 'gone',
+  changed: 'changed',
+};
 
 /** What would go out otherwise than in the newest release. */
 export function Since({ since }: { since: Schemas['GateSince'] }) {

@@ -61,7 +61,7 @@ export function HitPanel({ list, how, site, version, entry, open, may, busy, onO
                 >
                   <span className="font-mono">{hit.equation}</span>
                   <span className="text-second text-soft">
-                    {KINDS[hit.kind]?.[0]}, {off(hit)}:{' '}
+                    {KINDS[hit.kind][0]}, {off(hit)}:{' '}
                     {[...new Set(hit.terms.map((term) => term.name))].join(', ')}
                   </span>
                 </button>

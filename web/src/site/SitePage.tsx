@@ -297,7 +297,7 @@ function walk(event: KeyboardEvent<HTMLUListElement>) {
 }
 
 /** Products and overlap before mere nearness. */
-const WEIGHTS: Record<string, number> = {
+const WEIGHTS: Record<Schemas['HitKind'], number> = {
   'co-channel': 1e9,
   overlap: 1e6,
   'third-order': 1e3,

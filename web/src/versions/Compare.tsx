@@ -15,8 +15,12 @@ interface Props {
   onMerge?: () => void;
 }
 
-const SINCE: Record<string, string> = { added: 'new', removed: 'gone', changed: '' };
-const BESIDE: Record<string, string> = { added: 'only here', removed: 'only there', changed: '' };
+const SINCE: Record<Schemas['ListDifferenceKind'], string> = { added: 'new', removed: 'gone', changed: '' };
+const BESIDE: Record<Schemas['ListDifferenceKind'], string> = {
+  added: 'only here',
+  removed: 'only there',
+  changed: '',
+};
 
 /** What became of an earlier version, or of another list, in this one. */
 export function Compare({ desk, other, otherVersion, versions = [], fixed, onBack, onMerge }: Props) {

@@ -14,7 +14,7 @@ interface Props {
 
 type Row = Schemas['MergeRow'];
 
-const WORDS: Record<string, string> = {
+const WORDS: Record<Schemas['MergeKind'], string> = {
   take: 'changed there only',
   add: 'new there',
   remove: 'taken out there',

@@ -1,13 +1,16 @@
 package org.wache.server;
 
 import io.swagger.v3.core.jackson.ModelResolver;
+import io.swagger.v3.core.jackson.TypeNameResolver;
 import io.swagger.v3.oas.models.info.Info;
 import io.swagger.v3.oas.models.media.Schema;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import org.springdoc.core.customizers.OpenApiCustomizer;
+import org.springdoc.core.providers.ObjectMapperProvider;
 import org.springdoc.core.utils.SpringDocUtils;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -22,6 +25,20 @@ class ApiDescription {
         SpringDocUtils.getConfig()
                 .addRequestWrapperToIgnore(Account.class); // who asks is in the session, not in the request
         ModelResolver.enumsAsRef = true; // each set of constants is one type of its own
+    }
+
+    /** A set of constants that belongs to something is called after it: that of Matter.Kind is MatterKind. */
+    @Bean
+    ModelResolver named(ObjectMapperProvider mappers) {
+        ModelResolver resolver = new ModelResolver(mappers.jsonMapper(), new TypeNameResolver() {
+            @Override
+            protected String nameForClass(Class<?> type, Set<Options> options) {
+                return type.isEnum() && type.getEnclosingClass() != null
+                        ? type.getEnclosingClass().getSimpleName() + type.getSimpleName()
+                        : super.nameForClass(type, options);
+            }
+        });
+        return resolver.openapi31(true);
     }
 
     /** Records always write all of their components, so every property is there; what may be null says so. */

@@ -312,7 +312,7 @@ class BenchTest {
         for (int i = 0; i < 300; i++) {
             JsonNode jobs = Browserless.json(who.get("/api/runs/1")).path("jobs");
             for (JsonNode job : jobs) {
-                if (job.path("stage").asString().equals("writing")) {
+                if (job.path("stage").asString().equals("write")) {
                     return jobs;
                 }
             }

@@ -8,6 +8,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.wache.server.access.Role;
 import org.wache.server.log.Logbook;
+import org.wache.server.web.Json;
 import org.wache.server.web.Missing;
 import org.wache.server.web.Refused;
 import tools.jackson.databind.json.JsonMapper;
@@ -18,7 +19,7 @@ class People {
 
     private static final Duration INVITATION = Duration.ofDays(14);
     private static final Duration PASSWORD_LINK = Duration.ofDays(1);
-    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final JsonMapper JSON = Json.MAPPER;
 
     private final PeopleStore store;
     private final AccountStore accounts;

@@ -30,6 +30,7 @@ import org.wache.bench.simulated.Fault;
 import org.wache.bench.wire.Identity;
 import org.wache.server.accounts.Account;
 import org.wache.server.radios.Fleet;
+import org.wache.server.web.Json;
 import org.wache.server.web.Missing;
 import org.wache.server.web.Refused;
 import tools.jackson.databind.JsonNode;
@@ -40,7 +41,7 @@ import tools.jackson.databind.json.JsonMapper;
 class AirController {
 
     private static final int MOST_FRAMES = 1_000;
-    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final JsonMapper JSON = Json.MAPPER;
 
     private final BenchStore store;
     private final Fleet fleet;

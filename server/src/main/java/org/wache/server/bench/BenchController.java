@@ -20,10 +20,13 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import org.wache.bench.drive.Stage;
 import org.wache.server.accounts.Account;
 import org.wache.server.accounts.AccountStore;
+import org.wache.server.radios.JobState;
 import org.wache.server.releases.Hands;
 import org.wache.server.releases.Releases;
+import org.wache.server.web.Json;
 import org.wache.server.web.Missing;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -33,7 +36,7 @@ import tools.jackson.databind.json.JsonMapper;
 class BenchController {
 
     private static final int MOST_RUNS = 50;
-    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final JsonMapper JSON = Json.MAPPER;
 
     private final BenchService service;
     private final BenchStore store;
@@ -119,7 +122,7 @@ class BenchController {
             List<BenchJob> jobs) {}
 
     /**
-     * The work on a radio: state is waiting, running, good, differs, failed or stopped; attempts above 1 when it was begun
+     * The work on a radio: attempts above 1 when it was begun
      * again, brokenOff how often because a server went away in the middle; fault is what was made to go wrong with a simulated radio.
      */
     record BenchJob(
@@ -127,8 +130,8 @@ class BenchController {
             long unit,
             String label,
             String model,
-            String state,
-            String stage,
+            JobState state,
+            @Schema(nullable = true) Stage stage,
             int done,
             int total,
             int entries,
@@ -263,7 +266,7 @@ class BenchController {
                 job.label(),
                 job.model(),
                 job.state(),
-                job.stage(),
+                job.stage().orElse(null),
                 job.done(),
                 job.total(),
                 job.entries(),

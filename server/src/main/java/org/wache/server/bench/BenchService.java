@@ -12,6 +12,7 @@ import org.wache.server.log.Logbook;
 import org.wache.server.radios.Fleet;
 import org.wache.server.releases.Hands;
 import org.wache.server.releases.Releases;
+import org.wache.server.web.Json;
 import org.wache.server.web.Missing;
 import org.wache.server.web.Refused;
 import org.wache.server.web.Stale;
@@ -22,7 +23,7 @@ import tools.jackson.databind.json.JsonMapper;
 public class BenchService {
 
     private static final int MOST_UNITS = 200;
-    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final JsonMapper JSON = Json.MAPPER;
 
     private final BenchStore store;
     private final Releases releases;

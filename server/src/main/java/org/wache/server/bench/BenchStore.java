@@ -8,9 +8,12 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import org.wache.bench.drive.Stage;
 import org.wache.release.Handed;
 import org.wache.server.log.Logbook;
+import org.wache.server.radios.JobState;
 import org.wache.server.releases.Releases;
+import org.wache.server.web.EnumWords;
 
 /** Runs of the bench and the work on each radio. Questions of people ask for the account too. */
 @Repository
@@ -60,8 +63,8 @@ class BenchStore {
             String model,
             int entries,
             String leftOut,
-            String state,
-            String stage,
+            JobState state,
+            Optional<Stage> stage,
             int done,
             int total,
             int attempts,
@@ -165,8 +168,8 @@ class BenchStore {
                 row.getString("model"),
                 row.getInt("entries"),
                 row.getString("left_out"),
-                row.getString("state"),
-                row.getString("stage"),
+                EnumWords.read(JobState.class, row.getString("state")),
+                stage(row.getString("stage")),
                 row.getInt("done"),
                 row.getInt("total"),
                 row.getInt("attempts"),
@@ -177,6 +180,11 @@ class BenchStore {
                 row.getString("outcome"),
                 row.getObject("started_at", OffsetDateTime.class),
                 row.getObject("ended_at", OffsetDateTime.class));
+    }
+
+    /** What is being done; nothing before it is begun. */
+    private static Optional<Stage> stage(String word) {
+        return word.isEmpty() ? Optional.empty() : Optional.of(EnumWords.read(Stage.class, word));
     }
 
     long addRun(Releases.Chosen chosen, long list, long account, String callSign) {
@@ -304,7 +312,7 @@ class BenchStore {
     }
 
     /** Notes progress; false when the work is no longer this worker's. */
-    boolean progress(long job, String worker, String stage, int done, int total) {
+    boolean progress(long job, String worker, Stage stage, int done, int total) {
         return jdbc.sql(
                                 """
             update bench_job set stage = :stage, done = :done, total = :total, heartbeat = now()
@@ -312,7 +320,7 @@ class BenchStore {
             """)
                         .param("job", job)
                         .param("worker", worker)
-                        .param("stage", stage)
+                        .param("stage", EnumWords.of(stage))
                         .param("done", done)
                         .param("total", total)
                         .update()
@@ -326,7 +334,7 @@ class BenchStore {
     }
 
     /** Ends the work, if it is still this worker's. */
-    boolean end(long job, String worker, String state, String message, String cure, String outcome) {
+    boolean end(long job, String worker, JobState state, String message, String cure, String outcome) {
         return jdbc.sql(
                                 """
             update bench_job set state = :state, message = :message, cure = :cure, outcome = :outcome::jsonb, ended_at = now(), worker = null
@@ -334,7 +342,7 @@ class BenchStore {
             """)
                         .param("job", job)
                         .param("worker", worker)
-                        .param("state", state)
+                        .param("state", EnumWords.of(state))
                         .param("message", message)
                         .param("cure", cure)
                         .param("outcome", outcome)

@@ -22,6 +22,8 @@ import org.wache.bench.drive.UnitWork;
 import org.wache.bench.image.RadioImage;
 import org.wache.bench.wire.Identity;
 import org.wache.server.radios.Fleet;
+import org.wache.server.radios.JobState;
+import org.wache.server.web.Json;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -34,7 +36,7 @@ class BenchWorkers {
     private static final int POLL_MS = 400;
     private static final int SIGN_OF_LIFE_MS = 300;
     private static final int LAST_WORDS_S = 5;
-    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final JsonMapper JSON = Json.MAPPER;
     private static final Logger LOG = LoggerFactory.getLogger(BenchWorkers.class);
 
     private final BenchStore store;
@@ -99,7 +101,7 @@ class BenchWorkers {
                 if (store.end(
                                 job.id(),
                                 worker,
-                                outcome.good() ? "good" : "differs",
+                                outcome.good() ? JobState.GOOD : JobState.DIFFERS,
                                 said(outcome),
                                 outcome.good() ? "" : advice(outcome),
                                 result)
@@ -114,14 +116,14 @@ class BenchWorkers {
             if (ending) {
                 store.letGo(job.id(), worker); // the next server takes it up at once
             } else {
-                store.end(job.id(), worker, "failed", e.getMessage(), e.cure(), null);
+                store.end(job.id(), worker, JobState.FAILED, e.getMessage(), e.cure(), null);
             }
         } catch (RuntimeException e) {
             LOG.error("The work on a radio failed", e);
             store.end(
                     job.id(),
                     worker,
-                    "failed",
+                    JobState.FAILED,
                     "The bench itself failed.",
                     "Start this radio again; if it stays, tell the administrator.",
                     null);
@@ -173,7 +175,7 @@ class BenchWorkers {
             if (due) {
                 stage = now;
                 told = time;
-                if (!store.progress(job.id(), worker, now.words(), done, total)) {
+                if (!store.progress(job.id(), worker, now, done, total)) {
                     throw new LinkFault("Another server has taken this radio on.", "");
                 }
             }

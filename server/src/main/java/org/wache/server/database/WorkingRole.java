@@ -10,8 +10,9 @@ import org.flywaydb.core.api.callback.Context;
 import org.flywaydb.core.api.callback.Event;
 
 /**
- * The role under which the server works: made by the owner, with what it may do given anew at every start. What is only
- * ever added to it may not change.
+ * The role under which the server works: made by the owner, with what it may do given anew after every migration. What is
+ * only ever added to it may not change. It hangs on the migrations rather than being one: its name and its password are
+ * the installation's, and a table that a later migration adds must not be forgotten by a file that has run.
  */
 final class WorkingRole implements Callback {
 

@@ -22,6 +22,7 @@ import org.wache.server.bench.Order;
 import org.wache.server.directory.DirectoryLinks;
 import org.wache.server.lists.ListIntake;
 import org.wache.server.papers.PapersJson;
+import org.wache.server.papers.PartyKind;
 import org.wache.server.radios.Handing;
 import org.wache.server.radios.PastMeasurements;
 import org.wache.server.radios.RadioService;
@@ -33,6 +34,8 @@ import org.wache.server.rulebooks.OverlayService;
 import org.wache.server.stations.StationStore;
 import org.wache.server.tones.ToneKnowledge;
 import org.wache.server.tones.ToneKnowledgeStore;
+import org.wache.server.web.EnumWords;
+import org.wache.server.web.Json;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -43,7 +46,7 @@ class DemoData implements ApplicationRunner {
     /** The password of the demo's accounts; the demo listens on loopback only. */
     private static final String PASSWORD = "tern-valley";
 
-    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final JsonMapper JSON = Json.MAPPER;
 
     private final boolean demo;
     private final AccountStore accounts;
@@ -298,7 +301,7 @@ class DemoData implements ApplicationRunner {
         List<String> teams = new ArrayList<>();
         party.path("teams").forEach(team -> teams.add(team.asString()));
         return new Party.Draft(
-                party.path("kind").asString(),
+                EnumWords.read(PartyKind.class, party.path("kind").asString()),
                 party.path("name").asString(),
                 party.path("note").asString(),
                 teams,

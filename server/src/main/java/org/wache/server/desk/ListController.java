@@ -46,6 +46,7 @@ import org.wache.licence.Holder;
 import org.wache.server.accounts.Account;
 import org.wache.server.lists.Audited;
 import org.wache.server.lists.Audits;
+import org.wache.server.lists.ChangeKind;
 import org.wache.server.lists.Conflicting;
 import org.wache.server.lists.Context;
 import org.wache.server.lists.DeskWriter;
@@ -263,7 +264,7 @@ public class ListController {
     private void foresee(ListService.Seen old, Views.Changes changes, long account) {
         ListStore.Head now = store.head(account, old.head().id()).orElseThrow(() -> new Missing("The list"));
         boolean edits = changes.order().isEmpty()
-                && changes.changes().stream().allMatch(change -> change.kind().equals("edit"));
+                && changes.changes().stream().allMatch(change -> change.kind() == ChangeKind.EDIT);
         boolean same = now.rosterVersion() == old.head().rosterVersion()
                 && now.overlayVersion() == old.head().overlayVersion()
                 && now.rulebooksVersion() == old.head().rulebooksVersion()

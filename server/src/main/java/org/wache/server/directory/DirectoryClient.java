@@ -10,6 +10,7 @@ import java.time.Duration;
 import java.util.List;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
+import org.wache.server.web.Json;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
@@ -20,7 +21,7 @@ class DirectoryClient {
 
     private static final Duration PATIENCE = Duration.ofSeconds(3);
     private static final int OK = 200;
-    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final JsonMapper JSON = Json.MAPPER;
 
     private final HttpClient http =
             HttpClient.newBuilder().connectTimeout(PATIENCE).build();

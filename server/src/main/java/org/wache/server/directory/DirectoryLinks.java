@@ -2,6 +2,7 @@ package org.wache.server.directory;
 
 import java.util.Map;
 import org.springframework.stereotype.Component;
+import org.wache.server.web.Json;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -9,7 +10,7 @@ import tools.jackson.databind.node.ObjectNode;
 @Component
 public class DirectoryLinks {
 
-    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final JsonMapper JSON = Json.MAPPER;
 
     private final OriginStore origins;
     private final StandInDirectory standIn;

@@ -4,13 +4,14 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import org.wache.server.web.Json;
 import tools.jackson.databind.json.JsonMapper;
 
 /** From which line of the directory an entry came, as that line was then. */
 @Repository
 class OriginStore {
 
-    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final JsonMapper JSON = Json.MAPPER;
 
     private final JdbcClient jdbc;
 

@@ -12,6 +12,7 @@ import org.wache.server.accounts.AccountStore;
 import org.wache.server.lists.ListTaking;
 import org.wache.server.rulebooks.Editions;
 import org.wache.server.sheets.Sheet;
+import org.wache.server.web.Json;
 import org.wache.server.web.Missing;
 import org.wache.server.web.Refused;
 import org.wache.table.Guess;
@@ -25,7 +26,7 @@ import tools.jackson.databind.json.JsonMapper;
 @Service
 class IntakeService {
 
-    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final JsonMapper JSON = Json.MAPPER;
 
     private final IntakeStore store;
     private final AccountStore accounts;

@@ -15,6 +15,7 @@ import org.wache.exchange.JsonLists;
 import org.wache.server.database.Hold;
 import org.wache.server.database.Perishable;
 import org.wache.server.sheets.Sheet;
+import org.wache.server.web.Json;
 import org.wache.server.web.Refused;
 import org.wache.table.Table;
 import tools.jackson.databind.JsonNode;
@@ -26,7 +27,7 @@ import tools.jackson.databind.node.ObjectNode;
 @Repository
 class IntakeStore implements Perishable {
 
-    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final JsonMapper JSON = Json.MAPPER;
 
     private final JdbcClient jdbc;
     private final int mostFiles;

@@ -23,6 +23,7 @@ import org.wache.rulebook.Rulebook;
 import org.wache.rulebook.RulebookProblem;
 import org.wache.server.rulebooks.Rulebooks;
 import org.wache.server.web.Fault;
+import org.wache.server.web.Json;
 import org.wache.server.web.Unjudgeable;
 import org.wache.signal.Frequency;
 import org.wache.signal.Tone;
@@ -36,7 +37,7 @@ import tools.jackson.databind.json.JsonMapper;
 @Component
 public class Audits {
 
-    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final JsonMapper JSON = Json.MAPPER;
     /** Entries of all audits that are kept, about 4 kB each. */
     private static final int KEPT_ENTRIES = 160_000;
     /** What an audit weighs beside its entries, as entries. */

@@ -15,6 +15,7 @@ import org.wache.rulebook.RulebookProblem;
 import org.wache.rulebook.RulebookReader;
 import org.wache.server.papers.PapersJson;
 import org.wache.server.rulebooks.Rulebooks;
+import org.wache.server.web.Json;
 import org.wache.server.web.Refused;
 import org.wache.server.web.SettingWords;
 import tools.jackson.databind.JsonNode;
@@ -25,7 +26,7 @@ import tools.jackson.databind.node.ObjectNode;
 /** What a list is held against, kept with it in the form of a context file. */
 public final class Context {
 
-    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final JsonMapper JSON = Json.MAPPER;
     private static final Holder NOBODY = new Holder("nobody", List.of());
 
     private final ObjectNode node;

@@ -12,7 +12,7 @@ public final class EntryChanges {
     private EntryChanges() {}
 
     /** A change of a kind: edit, add, remove or restore. */
-    public static Views.Change of(String kind, Long entry, Map<String, String> before, Map<String, String> after) {
+    public static Views.Change of(ChangeKind kind, Long entry, Map<String, String> before, Map<String, String> after) {
         return new Views.Change(kind, Optional.ofNullable(entry), Optional.empty(), before, after);
     }
 
@@ -26,7 +26,7 @@ public final class EntryChanges {
                 becomes.put(field.key(), to.text(field));
             }
         }
-        return of("edit", entry, was, becomes);
+        return of(ChangeKind.EDIT, entry, was, becomes);
     }
 
     /** The texts of an entry, by the keys of their fields. */

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import org.wache.channel.Channel;
 import org.wache.channel.Difference;
+import org.wache.server.web.Json;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -20,7 +21,7 @@ import tools.jackson.databind.json.JsonMapper;
  */
 record ListChange(String record, String words, String before, String after, String back, Integer undoes) {
 
-    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final JsonMapper JSON = Json.MAPPER;
     private static final int NAMED = 3;
 
     /** One thing of the list, from what it was to what it is. */
@@ -41,8 +42,8 @@ record ListChange(String record, String words, String before, String after, Stri
         for (int i = 0; i < changes.size(); i++) {
             Views.Change change = changes.get(i);
             String entry = entries.get(i).named();
-            if (change.kind().equals("remove") || change.kind().equals("restore")) {
-                (change.kind().equals("remove") ? before : after)
+            if (change.kind() == ChangeKind.REMOVE || change.kind() == ChangeKind.RESTORE) {
+                (change.kind() == ChangeKind.REMOVE ? before : after)
                         .computeIfAbsent(entry, any -> new LinkedHashMap<>())
                         .put("in the list", "yes");
             }
@@ -58,25 +59,25 @@ record ListChange(String record, String words, String before, String after, Stri
                 null);
     }
 
-    /** What was done to an entry: kind is edit, add, remove or restore. */
-    record Of(String kind, Channel before, Channel after) {
+    /** What was done to an entry: */
+    record Of(ChangeKind kind, Channel before, Channel after) {
 
         String named() {
-            Channel known = kind.equals("add") ? after : before;
+            Channel known = kind == ChangeKind.ADD ? after : before;
             return (known.number() + " " + known.name()).strip();
         }
 
         private String name() {
-            Channel known = kind.equals("add") ? after : before;
+            Channel known = kind == ChangeKind.ADD ? after : before;
             return known.name().isBlank() ? "entry " + known.number() : known.name();
         }
 
         private String words() {
             return switch (kind) {
-                case "add" -> name() + " added";
-                case "remove" -> name() + " taken out";
-                case "restore" -> name() + " brought back";
-                default -> {
+                case ADD -> name() + " added";
+                case REMOVE -> name() + " taken out";
+                case RESTORE -> name() + " brought back";
+                case EDIT -> {
                     List<String> differs = Difference.of(before, after);
                     yield name() + ": " + (differs.isEmpty() ? "written otherwise" : String.join(", ", differs));
                 }

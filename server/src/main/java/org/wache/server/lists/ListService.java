@@ -441,7 +441,7 @@ public class ListService {
 
     Outcome change(long account, long list, Views.Changes changes, UnaryOperator<ListChange> as) {
         List<Views.Change> adding = changes.changes().stream()
-                .filter(change -> Set.of("add", "restore").contains(change.kind()))
+                .filter(change -> change.kind() == ChangeKind.ADD || change.kind() == ChangeKind.RESTORE)
                 .toList();
         if (adding.size() > 1) { // a press adds one entry; what adds many is held to what a group may keep
             quota.room(
@@ -471,7 +471,7 @@ public class ListService {
             told.add(new ListChange.Of(
                     change.kind(),
                     was,
-                    change.kind().equals("remove") || change.kind().equals("restore")
+                    change.kind() == ChangeKind.REMOVE || change.kind() == ChangeKind.RESTORE
                             ? was
                             : (was == null ? Channel.of(Map.of()) : was).with(fields(change.after()))));
         }
@@ -484,8 +484,7 @@ public class ListService {
             arrange(list, changes.order().get());
         }
         store.advance(head, account, as.apply(ListChange.of(changes.changes(), told, ordered)));
-        if (ordered
-                || changes.changes().stream().anyMatch(change -> !change.kind().equals("edit"))) {
+        if (ordered || changes.changes().stream().anyMatch(change -> change.kind() != ChangeKind.EDIT)) {
             store.rememberOrder(list, version);
         }
         return new Outcome(added, List.of());
@@ -575,30 +574,29 @@ public class ListService {
     }
 
     private Optional<Long> apply(long list, int version, Views.Change change) {
-        switch (change.kind()) {
-            case "edit" -> {
+        return switch (change.kind()) {
+            case EDIT -> {
                 ListStore.Stored now =
                         found(list, change.entry().orElseThrow(() -> new Refused("An edit names its entry.")));
                 Channel edited = now.channel().with(fields(change.after()));
                 checked(edited);
                 store.edit(now.id(), version, edited);
-                return Optional.empty();
+                yield Optional.empty();
             }
-            case "remove", "restore" -> {
+            case REMOVE, RESTORE -> {
                 ListStore.Stored now = found(list, change.entry().orElseThrow(() -> new Refused("Name the entry.")));
-                store.setRemoved(now.id(), version, change.kind().equals("remove"));
-                return Optional.empty();
+                store.setRemoved(now.id(), version, change.kind() == ChangeKind.REMOVE);
+                yield Optional.empty();
             }
-            case "add" -> {
+            case ADD -> {
                 Channel channel = Channel.of(fields(change.after()));
                 checked(channel);
                 int behind = change.behind()
                         .map(entry -> store.position(found(list, entry).id()))
                         .orElseGet(() -> store.lastPosition(list));
-                return Optional.of(store.insert(list, behind, version, channel));
+                yield Optional.of(store.insert(list, behind, version, channel));
             }
-            default -> throw new Refused("A change is an edit, add, remove or restore, not “" + change.kind() + "”.");
-        }
+        };
     }
 
     public static Map<Field, String> fields(Map<String, String> given) {

@@ -19,6 +19,8 @@ import org.wache.channel.ChannelList;
 import org.wache.channel.Field;
 import org.wache.server.database.Hold;
 import org.wache.server.log.Logbook;
+import org.wache.server.papers.PartyKind;
+import org.wache.server.web.EnumWords;
 
 /** Lists and their entries. Every question about a list asks for the account too: groups see only their own. */
 @Repository
@@ -226,7 +228,7 @@ public class ListStore {
     private static RosterHolder holder(ResultSet row, int number) throws SQLException {
         return new RosterHolder(
                 row.getLong("party"),
-                row.getString("kind"),
+                EnumWords.read(PartyKind.class, row.getString("kind")),
                 row.getString("name"),
                 texts(row.getArray("teams")),
                 row.getString("licences"));

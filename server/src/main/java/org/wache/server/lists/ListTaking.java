@@ -83,7 +83,8 @@ public class ListTaking {
                         list,
                         new Views.Changes(
                                 0,
-                                List.of(new Views.Change("add", Optional.empty(), Optional.empty(), Map.of(), after)),
+                                List.of(new Views.Change(
+                                        ChangeKind.ADD, Optional.empty(), Optional.empty(), Map.of(), after)),
                                 Optional.empty()))
                 .added()
                 .get(0);

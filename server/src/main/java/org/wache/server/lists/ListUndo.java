@@ -14,6 +14,7 @@ import java.util.function.UnaryOperator;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.wache.channel.Channel;
+import org.wache.server.web.Json;
 import org.wache.server.web.Missing;
 import org.wache.server.web.Refused;
 import tools.jackson.databind.JsonNode;
@@ -27,7 +28,7 @@ import tools.jackson.databind.json.JsonMapper;
 public class ListUndo {
 
     private static final Duration LONG_AGO = Duration.ofDays(1);
-    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final JsonMapper JSON = Json.MAPPER;
 
     private final ListStore store;
     private final ListService service;
@@ -131,14 +132,15 @@ public class ListUndo {
             now.put(each.id(), each.channel());
             if (!old.containsKey(each.id())) {
                 // If somebody wrote into it since, taking it out would lose that: it has to be as it was added.
-                changes.add(EntryChanges.of("remove", each.id(), EntryChanges.texts(each.channel()), Map.of()));
+                changes.add(
+                        EntryChanges.of(ChangeKind.REMOVE, each.id(), EntryChanges.texts(each.channel()), Map.of()));
             } else if (!old.get(each.id()).equals(each.channel())) {
                 changes.add(EntryChanges.edit(each.id(), each.channel(), old.get(each.id())));
             }
         }
         before.stream()
                 .filter(each -> !now.containsKey(each.id()))
-                .forEach(each -> changes.add(EntryChanges.of("restore", each.id(), Map.of(), Map.of())));
+                .forEach(each -> changes.add(EntryChanges.of(ChangeKind.RESTORE, each.id(), Map.of(), Map.of())));
         List<Long> wanted = before.stream()
                 .map(ListStore.Stored::id)
                 .filter(now::containsKey)

@@ -1,6 +1,7 @@
 package org.wache.server.lists;
 
 import java.util.List;
+import org.wache.server.papers.PartyKind;
 
 /**
  * Someone of the roster.
@@ -11,4 +12,4 @@ import java.util.List;
  * @param teams the teams they are in
  * @param licences what they hold, in the form of a context file
  */
-public record RosterHolder(long party, String kind, String name, List<String> teams, String licences) {}
+public record RosterHolder(long party, PartyKind kind, String name, List<String> teams, String licences) {}

@@ -166,7 +166,7 @@ public final class Views {
 
     /** An edit, addition or removal of an entry. */
     public record Change(
-            @NotNull String kind,
+            @NotNull ChangeKind kind,
             @Schema(nullable = true) Optional<Long> entry,
             @Schema(nullable = true) Optional<Long> behind,
             @NotNull Map<String, String> before,

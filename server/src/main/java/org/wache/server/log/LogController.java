@@ -18,6 +18,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.wache.exchange.Formula;
+import org.wache.server.web.Json;
 import org.wache.server.web.Refused;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -28,7 +29,7 @@ class LogController {
 
     private static final int PAGE = 100;
     private static final int MOST = 50_000;
-    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final JsonMapper JSON = Json.MAPPER;
 
     private final LogStore store;
 

@@ -11,6 +11,7 @@ import org.wache.audit.rules.Register;
 import org.wache.exchange.ContextFile;
 import org.wache.exchange.FileProblem;
 import org.wache.rulebook.Edition;
+import org.wache.server.web.Json;
 import org.wache.server.web.Refused;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -20,7 +21,7 @@ import tools.jackson.databind.node.ObjectNode;
 /** Licences between the API and the form of a context file, in which they are stored. */
 public final class PapersJson {
 
-    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final JsonMapper JSON = Json.MAPPER;
 
     private PapersJson() {}
 

@@ -14,6 +14,7 @@ import org.wache.channel.ChannelList;
 import org.wache.channel.Difference;
 import org.wache.channel.Field;
 import org.wache.server.lists.Audited;
+import org.wache.server.lists.ChangeKind;
 import org.wache.server.lists.DeskWriter;
 import org.wache.server.lists.ListStore;
 import org.wache.server.lists.Views;
@@ -36,9 +37,9 @@ final class Proposals {
             Views.Counts before,
             Views.Counts after) {}
 
-    /** What would happen to one entry: kind is edit, add or remove; differences are in radio terms. */
+    /** What would happen to one entry: differences are in radio terms. */
     record ProposedChange(
-            String kind,
+            ChangeKind kind,
             @Schema(nullable = true) Long entry,
             String number,
             String name,
@@ -110,15 +111,19 @@ final class Proposals {
             for (int i = 0; i < added.size(); i++) {
                 Channel channel = added.get(i);
                 changes.add(new ProposedChange(
-                        "add",
+                        ChangeKind.ADD,
                         null,
                         channel.number(),
                         channel.name(),
                         Map.of(),
                         DeskWriter.fields(channel),
-                        Difference.of(Channel.of(Map.of()), channel).stream()
-                                .filter(words -> !words.startsWith("number") && !words.startsWith("called"))
-                                .toList(),
+                        Difference.of(
+                                Channel.of(Map.of(
+                                        Field.NUMBER,
+                                        channel.text(Field.NUMBER),
+                                        Field.NAME,
+                                        channel.text(Field.NAME))),
+                                channel),
                         whyAdded.get(i),
                         Optional.empty(),
                         Optional.of(after.entry(firstAdded + i).verdict())));
@@ -132,7 +137,7 @@ final class Proposals {
             Optional<Verdict> verdict = Optional.of(before.entry(position).verdict());
             if (place < 0) {
                 return Optional.of(new ProposedChange(
-                        "remove",
+                        ChangeKind.REMOVE,
                         stored.id(),
                         old.number(),
                         old.name(),
@@ -156,7 +161,7 @@ final class Proposals {
                 }
             }
             return Optional.of(new ProposedChange(
-                    "edit",
+                    ChangeKind.EDIT,
                     stored.id(),
                     old.number(),
                     old.name(),

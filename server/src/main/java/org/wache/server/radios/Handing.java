@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.wache.server.web.Json;
 import org.wache.server.web.Missing;
 import org.wache.server.web.Refused;
 import tools.jackson.databind.json.JsonMapper;
@@ -14,7 +15,7 @@ import tools.jackson.databind.json.JsonMapper;
 public class Handing {
 
     private static final int NAMED = 6;
-    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final JsonMapper JSON = Json.MAPPER;
 
     private final RadioStore store;
     private final Contents contents;
@@ -77,11 +78,11 @@ public class Handing {
 
     private static Optional<String> ofWork(RadioStore.StoredUnit unit, RadioStore.Work work) {
         return switch (work.state()) {
-            case "waiting", "running" -> Optional.of(unit.label() + " is on the bench just now.");
-            case "differs", "failed" ->
+            case WAITING, RUNNING -> Optional.of(unit.label() + " is on the bench just now.");
+            case DIFFERS, FAILED ->
                 Optional.of(unit.label() + " did not come off the bench well: " + work.message()
                         + " Write it again first.");
-            default -> Optional.empty();
+            case GOOD, STOPPED -> Optional.empty();
         };
     }
 

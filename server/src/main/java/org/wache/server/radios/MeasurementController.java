@@ -20,7 +20,7 @@ import org.wache.audit.finding.Sum;
 import org.wache.measure.Measurement;
 import org.wache.server.accounts.Account;
 import org.wache.server.rulebooks.Rulebooks;
-import org.wache.server.web.EnumWords;
+import org.wache.server.web.Json;
 import org.wache.server.web.Missing;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -29,8 +29,7 @@ import tools.jackson.databind.json.JsonMapper;
 @RestController
 class MeasurementController {
 
-    private static final JsonMapper JSON =
-            JsonMapper.builder().annotationIntrospector(EnumWords.INTROSPECTOR).build();
+    private static final JsonMapper JSON = Json.MAPPER;
 
     private final RadioStore store;
     private final MeasurementStore measurements;

@@ -5,15 +5,14 @@ import java.util.List;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import org.wache.server.log.Logbook;
-import org.wache.server.web.EnumWords;
+import org.wache.server.web.Json;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Measurements: only ever added to. */
 @Repository
 class MeasurementStore {
 
-    private static final JsonMapper JSON =
-            JsonMapper.builder().annotationIntrospector(EnumWords.INTROSPECTOR).build();
+    private static final JsonMapper JSON = Json.MAPPER;
 
     private final JdbcClient jdbc;
     private final Logbook log;

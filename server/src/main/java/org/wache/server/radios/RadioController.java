@@ -26,6 +26,7 @@ import org.wache.reference.RadioFacts;
 import org.wache.rulebook.Edition;
 import org.wache.server.accounts.Account;
 import org.wache.server.rulebooks.Editions;
+import org.wache.server.web.Json;
 import org.wache.server.web.Missing;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -33,7 +34,7 @@ import tools.jackson.databind.json.JsonMapper;
 @RestController
 class RadioController {
 
-    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final JsonMapper JSON = Json.MAPPER;
 
     private final RadioStore store;
     private final RadioService service;
@@ -83,7 +84,7 @@ class RadioController {
             @Schema(nullable = true) Load load,
             List<RadioFact> facts,
             @Schema(nullable = true) String held,
-            @Schema(nullable = true) String bench,
+            @Schema(nullable = true) JobState bench,
             @Schema(nullable = true) Long run,
             List<Contents.NotTheirs> notTheirs) {}
 

@@ -10,6 +10,7 @@ import org.wache.radio.Guard;
 import org.wache.radio.LockMode;
 import org.wache.radio.RadioModel;
 import org.wache.server.accounts.AccountStore;
+import org.wache.server.web.Json;
 import org.wache.server.web.Missing;
 import org.wache.server.web.OneLineText;
 import org.wache.server.web.Refused;
@@ -22,7 +23,7 @@ public class RadioService {
 
     private static final int LONGEST_FILE = 100_000;
     private static final int MOST_UNITS = 5_000;
-    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final JsonMapper JSON = Json.MAPPER;
     private static final String CHANGED =
             "Somebody else changed it meanwhile. Nothing was saved: look at what is there now, and make your change again.";
 

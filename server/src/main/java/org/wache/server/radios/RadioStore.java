@@ -8,6 +8,7 @@ import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import org.wache.server.log.Logbook;
+import org.wache.server.web.EnumWords;
 
 /** Models and radios of groups. Questions of people ask for the account too: groups see only their own. */
 @Repository
@@ -459,7 +460,7 @@ class RadioStore {
     }
 
     /** The state of the newest work on each radio, and of what it was. */
-    record Work(long unit, long job, long run, String state, String message) {}
+    record Work(long unit, long job, long run, JobState state, String message) {}
 
     List<Work> work(long club) {
         return jdbc.sql(
@@ -473,7 +474,7 @@ class RadioStore {
                         row.getLong("unit_id"),
                         row.getLong("id"),
                         row.getLong("run_id"),
-                        row.getString("state"),
+                        EnumWords.read(JobState.class, row.getString("state")),
                         row.getString("message")))
                 .list();
     }

@@ -11,6 +11,7 @@ import java.time.Duration;
 import java.util.Optional;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
+import org.wache.server.web.Json;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -22,7 +23,7 @@ class RegisterClient {
     private static final int LONGEST_SIGN = 20;
     private static final int OK = 200;
     private static final int NOT_FOUND = 404;
-    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final JsonMapper JSON = Json.MAPPER;
 
     private final HttpClient http =
             HttpClient.newBuilder().connectTimeout(PATIENCE).build();

@@ -14,6 +14,7 @@ import java.util.Locale;
 import java.util.Map;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
+import org.wache.server.web.Json;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -24,7 +25,7 @@ import tools.jackson.databind.json.JsonMapper;
 @Component
 public class StandInRegister {
 
-    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final JsonMapper JSON = Json.MAPPER;
     private static final String PATH = "/licences/";
     private static final int OK = 200;
     private static final int NOT_FOUND = 404;

@@ -30,6 +30,7 @@ import org.wache.server.papers.CarriedLicence;
 import org.wache.server.papers.PapersJson;
 import org.wache.server.radios.Fleet;
 import org.wache.server.rulebooks.Rulebooks;
+import org.wache.server.web.Json;
 import org.wache.server.web.Missing;
 import org.wache.signal.Tone;
 import tools.jackson.databind.json.JsonMapper;
@@ -38,7 +39,7 @@ import tools.jackson.databind.json.JsonMapper;
 @Component
 public class HolderCards {
 
-    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final JsonMapper JSON = Json.MAPPER;
 
     private final ReleaseStore store;
     private final Hands hands;

@@ -16,6 +16,7 @@ import org.wache.audit.Verdict;
 import org.wache.audit.finding.Wording;
 import org.wache.channel.Channel;
 import org.wache.channel.Field;
+import org.wache.compare.ListDifference;
 import org.wache.exchange.ReleaseFile;
 import org.wache.release.Waiver;
 import org.wache.server.accounts.Account;
@@ -43,7 +44,7 @@ class OutEntries {
      * An entry.
      *
      * @param shift how far it talks from where it hears, with its sign; empty when direct or when it only listens
-     * @param change added or changed since the release before; empty when it is as it was
+     * @param change added or changed since the release before; null when it is as it was
      * @param words what was changed, in radio terms
      * @param waived why a query on it may stand, and by whom
      * @param leftOut the radios that it stays out of
@@ -61,7 +62,7 @@ class OutEntries {
             String power,
             String note,
             @Schema(nullable = true) Verdict verdict,
-            String change,
+            @Schema(nullable = true) ListDifference.Kind change,
             List<String> words,
             List<String> waived,
             List<String> leftOut) {}
@@ -71,7 +72,7 @@ class OutEntries {
         Gating.Stand stand = gating.stand(asking.id(), list);
         Map<String, SinceRelease.Entry> since =
                 gating.since(stand).map(SinceRelease::entries).orElse(List.of()).stream()
-                        .filter(each -> !each.kind().equals("removed"))
+                        .filter(each -> each.kind() != ListDifference.Kind.REMOVED)
                         .collect(Collectors.toMap(
                                 each -> each.number() + "\n" + each.name(), Function.identity(), (one, other) -> one));
         Map<String, List<Integer>> leftOut = stand.frozen().models().stream()
@@ -157,7 +158,7 @@ class OutEntries {
                 channel.text(Field.POWER_W),
                 channel.text(Field.NOTE),
                 verdict,
-                since.map(SinceRelease.Entry::kind).orElse(""),
+                since.map(SinceRelease.Entry::kind).orElse(null),
                 since.map(SinceRelease.Entry::words).orElse(List.of()),
                 waivers.stream()
                         .filter(waiver -> waiver.model().isEmpty()

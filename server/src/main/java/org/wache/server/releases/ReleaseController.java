@@ -88,15 +88,15 @@ class ReleaseController {
             List<String> others,
             List<String> relicensed) {}
 
-    /** A model as it is set, and the radios that are set so. */
-    record GateRadio(String name, List<Fleet.Named> units) {}
+    /** A model as it is set, whether that setting could be another, and the radios that are set so. */
+    record GateRadio(String name, boolean locked, List<Fleet.Named> units) {}
 
     /** The list itself, or a variant of it, and who carries it. */
     record GatePart(String name, int entries, int talking, List<String> carriers) {}
 
-    /** Something found: kind is hold, query or misfit; waiver is what settles it. */
+    /** Something found; waiver is what settles it. */
     record GateMatter(
-            String kind,
+            Matter.Kind kind,
             long entry,
             String number,
             String name,
@@ -179,7 +179,11 @@ class ReleaseController {
                                         .toList()))
                         .toList(),
                 stand.frozen().models().stream()
-                        .map(model -> new GateRadio(model.name(), model.units()))
+                        .map(model -> new GateRadio(
+                                model.name(),
+                                !model.radio().inhibited()
+                                        && model.radio().lock().isPresent(),
+                                model.units()))
                         .toList(),
                 stand.gate().matters().stream().map(each -> matter(stand, each)).toList(),
                 new GateChange(
@@ -207,7 +211,7 @@ class ReleaseController {
     private static GateMatter matter(Gating.Stand stand, Gate.Settled settled) {
         Matter matter = settled.matter();
         return new GateMatter(
-                matter.kind().name().toLowerCase(java.util.Locale.ROOT),
+                matter.kind(),
                 stand.frozen().entries().get(matter.position()),
                 matter.channel().number(),
                 matter.channel().name(),

@@ -30,8 +30,8 @@ import org.wache.server.lists.Freezing;
  */
 record SinceRelease(List<SinceRelease.Entry> entries, boolean moved, List<String> others, List<String> relicensed) {
 
-    /** An entry that differs: kind is added, removed or changed; words say how, in radio terms. */
-    record Entry(String kind, String number, String name, List<String> words) {}
+    /** An entry that differs; words say how, in radio terms. */
+    record Entry(ListDifference.Kind kind, String number, String name, List<String> words) {}
 
     /** Whether a new release would put anything else into radios, or into other hands. */
     boolean isNothing() {
@@ -48,11 +48,7 @@ record SinceRelease(List<SinceRelease.Entry> entries, boolean moved, List<String
                 .map(row -> {
                     Channel channel = row.after().map(list.channels()::get).orElseGet(() -> old.channels()
                             .get(row.before().orElseThrow()));
-                    return new Entry(
-                            row.kind().name().toLowerCase(java.util.Locale.ROOT),
-                            channel.number(),
-                            channel.name(),
-                            row.words());
+                    return new Entry(row.kind(), channel.number(), channel.name(), row.words());
                 })
                 .toList();
         List<String> others = new ArrayList<>();

@@ -8,6 +8,7 @@ import org.wache.exchange.ContextFile;
 import org.wache.exchange.ReleaseFile;
 import org.wache.licence.Holder;
 import org.wache.server.papers.PapersJson;
+import org.wache.server.web.Json;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -15,7 +16,7 @@ import tools.jackson.databind.node.ObjectNode;
 /** What a released list is held against today: its carriers with the licences that they have now, under the group's plan of now. */
 final class Today {
 
-    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final JsonMapper JSON = Json.MAPPER;
 
     private Today() {}
 

@@ -6,6 +6,7 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
 import org.wache.server.papers.CarriedLicence;
+import org.wache.server.papers.PartyKind;
 import org.wache.server.web.OneLine;
 
 /**
@@ -23,7 +24,7 @@ import org.wache.server.web.OneLine;
 public record Party(
         long id,
         int version,
-        String kind,
+        PartyKind kind,
         String name,
         String note,
         List<String> teams,
@@ -32,7 +33,7 @@ public record Party(
 
     /** What is said of a party when it is made or changed. */
     public record Draft(
-            @NotBlank String kind,
+            @NotNull PartyKind kind,
             @OneLine @NotBlank @Size(max = 120) String name,
             @NotNull @Size(max = 2000) String note,
             @NotNull @Size(max = 30) List<@NotBlank @Size(max = 80) String> teams,

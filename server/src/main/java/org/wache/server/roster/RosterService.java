@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.wache.rulebook.CallSignShape;
@@ -14,6 +13,7 @@ import org.wache.server.accounts.AccountStore;
 import org.wache.server.papers.CarriedLicence;
 import org.wache.server.papers.PapersJson;
 import org.wache.server.rulebooks.Rulebooks;
+import org.wache.server.web.Json;
 import org.wache.server.web.Missing;
 import org.wache.server.web.OneLineText;
 import org.wache.server.web.Refused;
@@ -24,9 +24,8 @@ import tools.jackson.databind.json.JsonMapper;
 @Service
 public class RosterService {
 
-    private static final Set<String> KINDS = Set.of("person", "family", "firm");
     private static final int MOST_PARTIES = 2_000;
-    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final JsonMapper JSON = Json.MAPPER;
 
     private final RosterStore store;
     private final AccountStore accounts;
@@ -185,9 +184,6 @@ public class RosterService {
     }
 
     private String checked(long club, Party.Draft draft, long id) {
-        if (!KINDS.contains(draft.kind())) {
-            throw new Refused("A person, a family or a firm: not “" + draft.kind() + "”.");
-        }
         if (store.isNameTaken(club, draft.name().trim(), id)) {
             throw new Refused(
                     "There is already a “" + draft.name().trim() + "” in the roster. Give this one another name.");

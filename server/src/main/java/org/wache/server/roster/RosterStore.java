@@ -8,6 +8,8 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import org.wache.server.database.Hold;
 import org.wache.server.log.Logbook;
+import org.wache.server.papers.PartyKind;
+import org.wache.server.web.EnumWords;
 
 /** People, families and firms. Every question asks for the account too: groups see only their own. */
 @Repository
@@ -26,7 +28,7 @@ class RosterStore {
             long id,
             long clubId,
             int version,
-            String kind,
+            PartyKind kind,
             String name,
             String note,
             List<String> teams,
@@ -72,7 +74,7 @@ class RosterStore {
                 row.getLong("id"),
                 row.getLong("club_id"),
                 row.getInt("version"),
-                row.getString("kind"),
+                EnumWords.read(PartyKind.class, row.getString("kind")),
                 row.getString("name"),
                 row.getString("note"),
                 List.of((String[]) row.getArray("teams").getArray()),
@@ -108,14 +110,14 @@ class RosterStore {
                 .single();
     }
 
-    long add(long club, String kind, String name, String note, List<String> teams, String licences) {
+    long add(long club, PartyKind kind, String name, String note, List<String> teams, String licences) {
         return jdbc.sql(
                         """
             insert into party (club_id, kind, name, note, teams, licences)
             values (:club, :kind, :name, :note, :teams, :licences::jsonb) returning id
             """)
                 .param("club", club)
-                .param("kind", kind)
+                .param("kind", EnumWords.of(kind))
                 .param("name", name)
                 .param("note", note)
                 .param("teams", teams.toArray(String[]::new))
@@ -124,7 +126,8 @@ class RosterStore {
                 .single();
     }
 
-    void change(long party, int version, String kind, String name, String note, List<String> teams, String licences) {
+    void change(
+            long party, int version, PartyKind kind, String name, String note, List<String> teams, String licences) {
         jdbc.sql(
                         """
             update party set version = :version, kind = :kind, name = :name, note = :note, teams = :teams,
@@ -133,7 +136,7 @@ class RosterStore {
             """)
                 .param("party", party)
                 .param("version", version)
-                .param("kind", kind)
+                .param("kind", EnumWords.of(kind))
                 .param("name", name)
                 .param("note", note)
                 .param("teams", teams.toArray(String[]::new))

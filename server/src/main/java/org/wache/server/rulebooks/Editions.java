@@ -11,6 +11,7 @@ import org.wache.rulebook.RulebookProblem;
 import org.wache.server.access.Right;
 import org.wache.server.access.Rights;
 import org.wache.server.accounts.Account;
+import org.wache.server.web.Json;
 import org.wache.server.web.Refused;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -18,7 +19,7 @@ import tools.jackson.databind.json.JsonMapper;
 @Component
 public class Editions {
 
-    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final JsonMapper JSON = Json.MAPPER;
 
     private final OverlayStore overlays;
     private final Rulebooks rulebooks;

@@ -6,6 +6,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.wache.rulebook.OverlayReader;
 import org.wache.rulebook.RulebookProblem;
+import org.wache.server.web.Json;
 import org.wache.server.web.Missing;
 import org.wache.server.web.Refused;
 import org.wache.server.web.Stale;
@@ -19,7 +20,7 @@ import tools.jackson.databind.node.ObjectNode;
 public class OverlayService {
 
     private static final int MOST_ROWS = 300;
-    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final JsonMapper JSON = Json.MAPPER;
 
     private final OverlayStore store;
 

@@ -41,6 +41,7 @@ import org.wache.server.lists.ListStore;
 import org.wache.server.lists.Source;
 import org.wache.server.lists.Views;
 import org.wache.server.radios.Fleet;
+import org.wache.server.web.EnumWords;
 import org.wache.server.web.Missing;
 import org.wache.server.web.Refused;
 import org.wache.signal.Watts;
@@ -104,11 +105,11 @@ class SiteController {
     /** An entry that something reaches: how often what does, and the nearest of each. */
     record ReachedEntry(long entry, List<KindCount> counts, List<HitView> hits) {}
 
-    record KindCount(String kind, String words, long count) {}
+    record KindCount(Hit.Kind kind, String words, long count) {}
 
     /** Something that reaches an entry; at is its place among those of its kind. */
     record HitView(
-            String kind,
+            Hit.Kind kind,
             int at,
             String equation,
             long landsHz,
@@ -223,7 +224,7 @@ class SiteController {
     private static List<KindCount> counts(Findings findings) {
         return Arrays.stream(Hit.Kind.values())
                 .filter(kind -> findings.count(kind) > 0)
-                .map(kind -> new KindCount(id(kind), HitMessage.kind(kind), findings.count(kind)))
+                .map(kind -> new KindCount(kind, HitMessage.kind(kind), findings.count(kind)))
                 .toList();
     }
 
@@ -235,7 +236,7 @@ class SiteController {
             for (int i = 0; i < Math.min(most, nearest.size()); i++) {
                 Hit hit = nearest.get(i);
                 all.add(new HitView(
-                        id(kind),
+                        kind,
                         i,
                         HitMessage.equation(hit),
                         hit.lands(),
@@ -256,10 +257,6 @@ class SiteController {
             }
         }
         return all;
-    }
-
-    private static String id(Hit.Kind kind) {
-        return kind.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-');
     }
 
     private Source source(Account asking, long list) {
@@ -331,7 +328,7 @@ class SiteController {
         List<ListStore.Stored> stored = audits.of(source).stored();
         Sites.Site there = siteOf(audit, site);
         List<Hit> hits = Arrays.stream(Hit.Kind.values())
-                .filter(each -> id(each).equals(kind))
+                .filter(each -> EnumWords.of(each).equals(kind))
                 .findFirst()
                 .map(each -> there.study().at(position(source, entry)).nearest(each))
                 .orElseThrow(() -> new Refused("“" + kind + "” is no kind of interference."));

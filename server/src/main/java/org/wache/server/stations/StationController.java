@@ -20,6 +20,7 @@ import org.wache.rulebook.StationData;
 import org.wache.server.accounts.Account;
 import org.wache.server.rulebooks.Rulebooks;
 import org.wache.server.site.StationSheets;
+import org.wache.server.web.Json;
 import org.wache.server.web.Refused;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -27,7 +28,7 @@ import tools.jackson.databind.json.JsonMapper;
 @RestController
 class StationController {
 
-    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final JsonMapper JSON = Json.MAPPER;
 
     private final StationStore store;
     private final StationSheets sheets;

@@ -9,6 +9,7 @@ import org.wache.server.accounts.AccountStore;
 import org.wache.server.database.Hold;
 import org.wache.server.log.Logbook;
 import org.wache.server.rulebooks.Rulebooks;
+import org.wache.server.web.Json;
 import org.wache.server.web.Missing;
 import org.wache.server.web.Refused;
 import org.wache.server.web.Stale;
@@ -21,7 +22,7 @@ import tools.jackson.databind.json.JsonMapper;
 @Repository
 public class ToneKnowledgeStore {
 
-    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final JsonMapper JSON = Json.MAPPER;
 
     private final JdbcClient jdbc;
     private final AccountStore accounts;

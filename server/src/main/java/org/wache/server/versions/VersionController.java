@@ -23,6 +23,7 @@ import org.wache.compare.ListDifference;
 import org.wache.compare.Merge;
 import org.wache.server.accounts.Account;
 import org.wache.server.desk.ListController;
+import org.wache.server.lists.ChangeKind;
 import org.wache.server.lists.DeskWriter;
 import org.wache.server.lists.EntryChanges;
 import org.wache.server.lists.ListStore;
@@ -65,20 +66,21 @@ class VersionController {
 
     record ComparedSide(long list, String name, int version, int entries) {}
 
-    /** An entry that differs: kind is added, removed or changed; back is what brings this entry alone back as it was. */
-    record ComparedRow(String kind, String number, String name, List<String> words, List<Views.Change> back) {}
+    /** An entry that differs; back is what brings this entry alone back as it was. */
+    record ComparedRow(
+            ListDifference.Kind kind, String number, String name, List<String> words, List<Views.Change> back) {}
 
     /** What another list would change of this one; base is what both began with, empty when they have little in common. */
     record MergeView(String base, List<MergeRow> rows) {}
 
     /**
-     * An entry that the other list would change: kind is take, add, remove, conflict, gone-there or gone-here.
+     * An entry that the other list would change.
      *
      * @param change what taking it does
      * @param conflicts fields that both changed, with both texts
      */
     record MergeRow(
-            String kind,
+            Merge.Kind kind,
             String number,
             String name,
             List<String> words,
@@ -137,7 +139,7 @@ class VersionController {
                             .orElseThrow()
                             .channel();
                     return new ComparedRow(
-                            row.kind().name().toLowerCase(java.util.Locale.ROOT),
+                            row.kind(),
                             channel.number(),
                             channel.name(),
                             row.words(),
@@ -182,13 +184,16 @@ class VersionController {
         return switch (row.kind()) {
             case ADDED ->
                 List.of(EntryChanges.of(
-                        "remove", after.stored().get(row.after().orElseThrow()).id(), Map.of(), Map.of()));
+                        ChangeKind.REMOVE,
+                        after.stored().get(row.after().orElseThrow()).id(),
+                        Map.of(),
+                        Map.of()));
             case REMOVED -> {
                 ListStore.Stored gone = before.stored().get(row.before().orElseThrow());
                 // as it was then, not as it was when it went
                 yield List.of(
-                        EntryChanges.of("restore", gone.id(), Map.of(), Map.of()),
-                        EntryChanges.of("edit", gone.id(), Map.of(), EntryChanges.texts(gone.channel())));
+                        EntryChanges.of(ChangeKind.RESTORE, gone.id(), Map.of(), Map.of()),
+                        EntryChanges.of(ChangeKind.EDIT, gone.id(), Map.of(), EntryChanges.texts(gone.channel())));
             }
             case CHANGED ->
                 List.of(EntryChanges.edit(
@@ -242,21 +247,15 @@ class VersionController {
                                 mine.get().channel(),
                                 row.merged().orElseThrow());
                     case REMOVE, GONE_THERE ->
-                        EntryChanges.of("remove", mine.orElseThrow().id(), Map.of(), Map.of());
+                        EntryChanges.of(ChangeKind.REMOVE, mine.orElseThrow().id(), Map.of(), Map.of());
                     case ADD, GONE_HERE ->
                         EntryChanges.of(
-                                "add",
+                                ChangeKind.ADD,
                                 null,
                                 Map.of(),
                                 DeskWriter.fields(row.merged().orElseThrow()));
                 };
-        return new MergeRow(
-                row.kind().name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'),
-                shown.number(),
-                shown.name(),
-                row.words(),
-                conflicts,
-                change);
+        return new MergeRow(row.kind(), shown.number(), shown.name(), row.words(), conflicts, change);
     }
 
     /** The copy of two lists begins anew with its origin as it is now: what was left out of a merge is not offered again. */

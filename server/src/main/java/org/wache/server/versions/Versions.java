@@ -13,6 +13,7 @@ import org.wache.compare.ListDifference;
 import org.wache.server.lists.Context;
 import org.wache.server.lists.ListService;
 import org.wache.server.lists.ListStore;
+import org.wache.server.web.Json;
 import org.wache.server.web.Missing;
 import org.wache.server.web.Refused;
 import tools.jackson.databind.JsonNode;
@@ -24,7 +25,7 @@ class Versions {
 
     private static final int MOST_PAST = 1_000;
     private static final int LOOK_BACK = 40;
-    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final JsonMapper JSON = Json.MAPPER;
 
     private final ListStore store;
     private final ListService service;

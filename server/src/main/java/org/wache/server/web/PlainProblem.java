@@ -10,7 +10,7 @@ import tools.jackson.databind.json.JsonMapper;
 /** A problem (RFC 9457) written where the dispatcher has not been reached. */
 final class PlainProblem {
 
-    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final JsonMapper JSON = Json.MAPPER;
 
     private PlainProblem() {}
 
