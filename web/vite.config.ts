@@ -11,5 +11,9 @@ export default defineConfig(({ mode }) => ({
     // The card is a page of its own, small enough for a telephone with a poor network.
     rolldownOptions: { input: ['index.html', 'card.html'] },
   },
-  server: { proxy: { '/api': `http://127.0.0.1:${loadEnv(mode, '.', 'WACHE_').WACHE_PORT ?? 8750}` } },
+  // The table of pages is the server's.
+  server: {
+    fs: { allow: ['..'] },
+    proxy: { '/api': `http://127.0.0.1:${loadEnv(mode, '.', 'WACHE_').WACHE_PORT ?? 8750}` },
+  },
 }));

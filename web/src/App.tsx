@@ -1,4 +1,4 @@
-import { lazy, Suspense } from 'react';
+import { lazy, type ReactElement, Suspense } from 'react';
 import { Navigate, Route, Routes } from 'react-router';
 import { FirstAccount } from './accounts/FirstAccount';
 import { SignIn } from './accounts/SignIn';
@@ -33,11 +33,44 @@ import { StationsPage } from './stations/StationsPage';
 import { AbroadPage } from './abroad/AbroadPage';
 import { AdditionsPage } from './additions/AdditionsPage';
 import { VersionsPage } from './versions/VersionsPage';
+import { PAGES, routed } from './pages';
 import { Fault } from './ui/Fault';
 import { Notice } from './ui/Notice';
 
 // The map's outlines are a third of the application; they come when a place is looked at.
 const PlacePage = lazy(() => import('./places/PlacePage'));
+
+/** What is shown at each address of the table of pages. */
+const ELEMENTS: Readonly<Record<string, ReactElement>> = {
+  '/lists': <ListsPage />,
+  '/lists/{list}': <DeskPage />,
+  '/lists/{list}/who': <MatrixPage />,
+  '/lists/{list}/fit': <FitPage />,
+  '/lists/{list}/site': <SitePage />,
+  '/lists/{list}/abroad': <AbroadPage />,
+  '/lists/{list}/keypad': <PaperPage />,
+  '/lists/{list}/place': <PlacePage />,
+  '/lists/{list}/versions': <VersionsPage />,
+  '/lists/{list}/release': <GatePage />,
+  '/roster': <RosterPage />,
+  '/radios': <RadiosPage />,
+  '/bench': <BenchPage />,
+  '/bench/{run}': <BenchPage />,
+  '/stations': <StationsPage />,
+  '/releases': <ReleasesPage />,
+  '/releases/{release}': <ReleasePage />,
+  '/plan': <PlanPage />,
+  '/rulebook': <RulebookPage />,
+  '/people': <PeoplePage />,
+  '/log': <LogPage />,
+  '/intake/{intake}': <IntakePage />,
+  '/trainer': <TrainerPage />,
+  '/account': <AccountPage />,
+  '/installation': <InstallationPage />,
+  '/installation/rulebooks': <AdditionsPage />,
+};
+
+const ROUTES = PAGES.filter(({ path }) => path in ELEMENTS);
 
 /** The addresses of the application; everything but the first account wants somebody signed in. */
 export function App() {
@@ -55,51 +88,16 @@ export function App() {
       </main>
     );
   if (!session.data.account) return <SignIn />;
-  if (group && !group.rights.includes('see'))
-    return (
-      <Fault>
-        <Routes>
-          <Route path="/rulebook" element={<RulebookPage />} />
-          <Route path="/account" element={<AccountPage />} />
-          <Route path="/installation" element={<InstallationPage />} />
-          <Route path="/installation/rulebooks" element={<AdditionsPage />} />
-          <Route path="*" element={<OwnCardPage />} />
-        </Routes>
-      </Fault>
-    );
+  const sees = !group || group.rights.includes('see');
   return (
     <Fault>
-      <Skip />
+      {sees && <Skip />}
       <Suspense fallback={<p className="text-soft p-6">Opening …</p>}>
         <Routes>
-          <Route path="/" element={<Navigate to="/lists" replace />} />
-          <Route path="/lists" element={<ListsPage />} />
-          <Route path="/lists/:list" element={<DeskPage />} />
-          <Route path="/lists/:list/who" element={<MatrixPage />} />
-          <Route path="/lists/:list/fit" element={<FitPage />} />
-          <Route path="/lists/:list/site" element={<SitePage />} />
-          <Route path="/lists/:list/abroad" element={<AbroadPage />} />
-          <Route path="/lists/:list/keypad" element={<PaperPage />} />
-          <Route path="/lists/:list/place" element={<PlacePage />} />
-          <Route path="/lists/:list/versions" element={<VersionsPage />} />
-          <Route path="/lists/:list/release" element={<GatePage />} />
-          <Route path="/releases" element={<ReleasesPage />} />
-          <Route path="/releases/:release" element={<ReleasePage />} />
-          <Route path="/people" element={<PeoplePage />} />
-          <Route path="/installation" element={<InstallationPage />} />
-          <Route path="/account" element={<AccountPage />} />
-          <Route path="/log" element={<LogPage />} />
-          <Route path="/intake/:intake" element={<IntakePage />} />
-          <Route path="/roster" element={<RosterPage />} />
-          <Route path="/radios" element={<RadiosPage />} />
-          <Route path="/bench" element={<BenchPage />} />
-          <Route path="/bench/:run" element={<BenchPage />} />
-          <Route path="/stations" element={<StationsPage />} />
-          <Route path="/installation/rulebooks" element={<AdditionsPage />} />
-          <Route path="/trainer" element={<TrainerPage />} />
-          <Route path="/plan" element={<PlanPage />} />
-          <Route path="/rulebook" element={<RulebookPage />} />
-          <Route path="*" element={<Navigate to="/lists" replace />} />
+          {ROUTES.filter(({ groupless }) => sees || groupless).map(({ path }) => (
+            <Route key={path} path={routed(path)} element={ELEMENTS[path]} />
+          ))}
+          <Route path="*" element={sees ? <Navigate to="/lists" replace /> : <OwnCardPage />} />
         </Routes>
       </Suspense>
     </Fault>

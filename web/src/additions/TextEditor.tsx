@@ -9,7 +9,11 @@ interface Props {
 
 const LINE_HEIGHT = 20;
 
-/** A text with numbered lines; the one that a message is about is marked. */
+/**
+ * A text with numbered lines; the one that a message is about is marked. An editor component of a library would put its
+ * styles into the page, which the content security policy forbids, for colours that say nothing here: what is wrong is
+ * said by the server at each keystroke.
+ */
 export function TextEditor({ value, line, onChange }: Props) {
   const numbers = useRef<HTMLDivElement>(null);
   const area = useRef<HTMLTextAreaElement>(null);

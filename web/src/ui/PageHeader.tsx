@@ -1,26 +1,8 @@
 import { NavLink } from 'react-router';
 import { AccountMenu } from '../accounts/AccountMenu';
 import { useMay } from '../accounts/rights';
+import { PAGES } from '../pages';
 import { Wordmark } from './Wordmark';
-
-/** What a member finds: their card, and what holds nothing of a group. */
-const MEMBER_PAGES: [string, string][] = [
-  ['/lists', 'Your card'],
-  ['/rulebook', 'Rulebook'],
-];
-
-const PAGES: [string, string][] = [
-  ['/lists', 'Lists'],
-  ['/roster', 'Roster'],
-  ['/radios', 'Radios'],
-  ['/bench', 'Bench'],
-  ['/stations', 'Stations'],
-  ['/releases', 'Releases'],
-  ['/plan', 'Band plan'],
-  ['/rulebook', 'Rulebook'],
-  ['/people', 'People'],
-  ['/log', 'Log'],
-];
 
 /** The way to the pages of a group, and out. */
 export function PageHeader() {
@@ -31,11 +13,16 @@ export function PageHeader() {
         <Wordmark />
       </NavLink>
       <nav aria-label="Pages" className="flex grow flex-wrap gap-x-1">
-        {(sees ? PAGES : MEMBER_PAGES).map(([to, label]) => (
-          <NavLink key={to} to={to} className={({ isActive }) => tab(isActive)}>
-            {label}
-          </NavLink>
-        ))}
+        {PAGES.map(({ path, header, memberHeader }) => {
+          const label = sees ? header : memberHeader;
+          return (
+            label && (
+              <NavLink key={path} to={path} className={({ isActive }) => tab(isActive)}>
+                {label}
+              </NavLink>
+            )
+          );
+        })}
       </nav>
       <AccountMenu />
     </header>

@@ -1,48 +1,18 @@
 package org.wache.server;
 
-import org.springframework.stereotype.Controller;
-import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.web.servlet.config.annotation.ViewControllerRegistry;
+import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+import org.wache.server.access.Pages;
 
-/** The addresses that the web application handles itself all get its page. */
-@Controller
-class StaticPages {
+/** The addresses that the web application handles itself all get its page; any other is no address. */
+@Configuration
+class StaticPages implements WebMvcConfigurer {
 
-    @GetMapping({
-        "/lists",
-        "/lists/**",
-        "/roster",
-        "/roster/**",
-        "/plan",
-        "/radios",
-        "/radios/**",
-        "/units/**",
-        "/bench",
-        "/bench/**",
-        "/trainer",
-        "/trainer/**",
-        "/rulebook",
-        "/rulebook/**",
-        "/intake/**",
-        "/sign-in",
-        "/first-account",
-        "/invitation",
-        "/password",
-        "/releases",
-        "/releases/**",
-        "/people",
-        "/installation",
-        "/installation/**",
-        "/stations",
-        "/account",
-        "/log"
-    })
-    String application() {
-        return "forward:/index.html";
-    }
-
-    /** The page of a channel card, small and by itself. */
-    @GetMapping("/card")
-    String card() {
-        return "forward:/card.html";
+    @Override
+    public void addViewControllers(ViewControllerRegistry pages) {
+        Pages.PATHS.forEach(path -> pages.addViewController(path).setViewName("forward:/index.html"));
+        pages.addViewController("/").setViewName("forward:/index.html");
+        pages.addViewController("/card").setViewName("forward:/card.html"); // small and by itself
     }
 }

@@ -77,6 +77,7 @@ class KeysOnlyBrowserTest extends InBrowser {
         press("Escape");
         press("a");
         assertThat(page.getByRole(AriaRole.DIALOG)).hasCount(1);
+        assertThat(focused()).hasAttribute("type", "checkbox");
         press("Space"); // queries too
         assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Take 1 cure")))
                 .isEnabled();

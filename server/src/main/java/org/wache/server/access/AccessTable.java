@@ -8,8 +8,9 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 
-/** Who may call which endpoint: the lines of {@code access/endpoints.txt}, in their order. */
+/** Who may call which endpoint: the lines of {@code access/endpoints.txt}, in their order, and the pages. */
 public final class AccessTable {
 
     /** The table that ships with the application. */
@@ -23,7 +24,9 @@ public final class AccessTable {
 
     private static AccessTable read(String file) {
         try (InputStream in = AccessTable.class.getResourceAsStream(file)) {
-            return parsed(new String(in.readAllBytes(), StandardCharsets.UTF_8));
+            String pages =
+                    Pages.PATHS.stream().map(path -> "file GET " + path + "\n").collect(Collectors.joining());
+            return parsed(new String(in.readAllBytes(), StandardCharsets.UTF_8) + pages);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
