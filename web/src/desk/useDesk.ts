@@ -58,7 +58,11 @@ export function useDesk(list: number, on?: string) {
   } = useListChanges({
     list,
     queryKey: query.queryKey,
-    keep: (changed) => queries.setQueryData(query.queryKey, (old) => old && takenIn(old, changed)),
+    keep: (changed) => {
+      // What was asked before the change must not come in over it.
+      void queries.cancelQueries({ queryKey: query.queryKey });
+      queries.setQueryData(query.queryKey, (old) => old && takenIn(old, changed));
+    },
   });
 
   /** Makes a change; the server keeps the way back. */

@@ -173,6 +173,7 @@ class OneTruthBrowserTest extends InBrowser {
         assertThat(page.getByLabel("The entry", new Page.GetByLabelOptions().setExact(true))
                         .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^1"))))
                 .isVisible(); // its cures have come
+        page.waitForTimeout(1_500); // as long as a person looks at them before pressing one
         page.keyboard().press("1"); // a cure on the Desk
         assertThat(page.getByText(Pattern.compile("just changed"))).isVisible();
         assertThat(page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Show only")))
