@@ -44,7 +44,7 @@ const pieces: Record<string, Record<string, unknown>> = {
   dates: { ...dates },
   fit: { ...fit },
   follow: { ...follow },
-  fresh: { changes: fresh.changes },
+  fresh: { changes: fresh.changes, altersRulebooks: fresh.altersRulebooks },
   intake: { ...intake },
   licences: { ...licences },
   matrix: { ...matrix },

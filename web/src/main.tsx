@@ -3,7 +3,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
 import { onSent, Problem } from './api/client';
-import { changes, refresh, takeIn } from './api/fresh';
+import { altersRulebooks, changes, refresh, takeIn } from './api/fresh';
 import { App } from './App';
 import './index.css';
 import { startTheme } from './ui/theme';
@@ -21,7 +21,8 @@ const queries = new QueryClient({
 
 onSent((outcome, method, path, keeps) => {
   if (!changes(method, path)) return;
-  if (outcome === 'taken') refresh(queries, keeps);
+  if (outcome === 'taken' && altersRulebooks(path)) void queries.invalidateQueries();
+  else if (outcome === 'taken') refresh(queries, keeps);
   // What is refused may be refused because the screen is behind.
   else takeIn(queries);
 });

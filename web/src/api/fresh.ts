@@ -36,6 +36,9 @@ const FILLED_IN: ReadonlySet<string> = new Set<keyof paths>([
   '/api/lists/{list}/site',
 ]);
 
+/** Whether an address that was written to alters the rulebooks themselves: then nothing is settled. */
+export const altersRulebooks = (path: string) => path.startsWith('/api/installation/rulebook-additions');
+
 /** Whether an address that was written to means that something is otherwise now. */
 export const changes = (method: string, path: string) => method !== 'GET' && !ASKS.test(path);
 

@@ -201,6 +201,18 @@ class ChangesPiecesTest extends InPieces {
     }
 
     @Test
+    void anAdditionToARulebookSettlesNothing() {
+        assertThat(ask("fresh.altersRulebooks", "\"/api/installation/rulebook-additions\"")
+                        .asBoolean())
+                .isTrue();
+        assertThat(ask("fresh.altersRulebooks", "\"/api/installation/rulebook-additions/3/taken\"")
+                        .asBoolean())
+                .isTrue();
+        assertThat(ask("fresh.altersRulebooks", "\"/api/lists/3/changes\"").asBoolean())
+                .isFalse();
+    }
+
+    @Test
     void whatIsTypedStaysUntilItIsSaved() {
         hold("drafts", "3");
         held("it.type(" + SLIP + ", {powerW: '2', note: 'low'})");
