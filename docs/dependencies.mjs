@@ -1,9 +1,10 @@
 // Writes docs/dependencies.md: what Wache is built with and ships, with licences, from the packages' own words.
 // Run from the project's root after a build: node docs/dependencies.mjs
 import { execFileSync } from 'node:child_process';
-import { existsSync, readFileSync, writeFileSync } from 'node:fs';
+import { existsSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 
 const PLUGIN = 'org.codehaus.mojo:license-maven-plugin:2.5.0:aggregate-add-third-party';
+rmSync('/tmp/wache-licences', { recursive: true, force: true }); // what is there already is not written anew
 execFileSync('mvn', ['-q', '-B', '-ntp', PLUGIN, '-Dlicense.excludedGroups=org.wache', '-Dlicense.outputDirectory=/tmp/wache-licences'], { stdio: 'inherit' });
 const java = readFileSync('/tmp/wache-licences/THIRD-PARTY.txt', 'utf8')
   .split('\n')

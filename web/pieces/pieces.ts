@@ -9,12 +9,14 @@ import { createRoot, type Root } from 'react-dom/client';
 import * as orders from '../src/bench/orders';
 import * as client from '../src/api/client';
 import * as fresh from '../src/api/fresh';
+import * as companion from '../src/desk/companion';
 import * as cures from '../src/desk/cures';
 import * as follow from '../src/desk/follow';
 import * as rows from '../src/desk/rows';
 import { useDrafts } from '../src/desk/useDrafts';
 import * as fit from '../src/fit/asMatrix';
 import * as intake from '../src/intake/words';
+import * as digitalWords from '../src/lists/digital';
 import * as changes from '../src/lists/changes';
 import { useListChanges } from '../src/lists/useListChanges';
 import * as matrix from '../src/matrix/cells';
@@ -35,6 +37,8 @@ const line = (key: string) => models.LINES.find((each) => each.key === key)!;
 
 const pieces: Record<string, Record<string, unknown>> = {
   changes: { ...changes },
+  companion: { ...companion },
+  digital: { ...digitalWords },
   clusters: { ...clusters },
   cures: {
     /** The digits and the cures, finding by finding. */
@@ -91,7 +95,18 @@ function useHeldAxis(low: number, high: number) {
 
 const useHeldChanges = (list: number) => useListChanges({ list, queryKey: ['list', list] });
 
-const hooks = { axis: useHeldAxis, drafts: useDrafts, changes: useHeldChanges };
+/** A question that a page asks, and what a change does to it. */
+const useHeldQuestion = (group: number) => {
+  const roster = client.Server.useQuery('get', '/api/groups/{group}/roster', { params: { path: { group } } });
+  return { answer: roster.data, changed: () => fresh.refresh(window.queries) };
+};
+
+const hooks = {
+  question: useHeldQuestion,
+  axis: useHeldAxis,
+  drafts: useDrafts,
+  changes: useHeldChanges,
+};
 
 declare global {
   interface Window {

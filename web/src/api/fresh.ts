@@ -1,4 +1,4 @@
-import { type QueryClient, useQueryClient } from '@tanstack/react-query';
+import { type Query, type QueryClient, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef } from 'react';
 import { Server } from './client';
 import type { paths } from './schema';
@@ -48,26 +48,22 @@ export const changes = (method: string, path: string) => method !== 'GET' && !AS
  */
 export function refresh(queries: QueryClient, keeps?: number) {
   forget(queries);
-  void queries.invalidateQueries({
-    predicate: (each) => !SETTLED.has(address(each)) && !isDesk(each, keeps),
-  });
+  askAnew(queries, (each) => !SETTLED.has(address(each)) && !isDesk(each, keeps));
 }
 
 /** Somebody else changed something: as after a change here, but nothing goes under what is being filled in. */
 export function takeIn(queries: QueryClient) {
   forget(queries);
-  void queries.invalidateQueries({
-    predicate: (each) => !SETTLED.has(address(each)) && !FILLED_IN.has(address(each)),
-  });
+  askAnew(queries, (each) => !SETTLED.has(address(each)) && !FILLED_IN.has(address(each)));
 }
 
 /** Waits until everything on the screen is as the server has it after a change. */
 export function useCaughtUp() {
   const queries = useQueryClient();
-  return useCallback(
-    () => queries.refetchQueries({ type: 'active', fetchStatus: 'fetching' }, { cancelRefetch: false }),
-    [queries],
-  );
+  return useCallback(async () => {
+    await new Promise((called) => setTimeout(called)); // what was called off is under way again
+    await queries.refetchQueries({ type: 'active', fetchStatus: 'fetching' }, { cancelRefetch: false });
+  }, [queries]);
 }
 
 /** Asks for everything anew, under what is being filled in as well: for "look again". */
@@ -78,6 +74,21 @@ export function useLookAgain() {
     refresh(queries);
     return caughtUp();
   }, [queries, caughtUp]);
+}
+
+/**
+ * Asks anew, also what was asked for the first time and is still under way: its answer may be from before the change,
+ * and a question without an answer yet is not asked a second time unless it is called off.
+ */
+function askAnew(queries: QueryClient, old: (query: Query) => boolean) {
+  const first = (each: Query) =>
+    old(each) && each.state.data === undefined && each.state.fetchStatus === 'fetching';
+  const calledOff = new Set(queries.getQueryCache().findAll({ predicate: first }));
+  void queries.invalidateQueries({ predicate: (each) => old(each) && !calledOff.has(each) });
+  if (calledOff.size === 0) return;
+  void queries
+    .cancelQueries({ predicate: (each) => calledOff.has(each) })
+    .then(() => queries.invalidateQueries({ predicate: (each) => calledOff.has(each) }));
 }
 
 const forget = (queries: QueryClient) =>

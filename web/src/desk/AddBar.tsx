@@ -39,6 +39,8 @@ export function AddBar({ list, version, examples = [], initial = '', onAdd, onTa
   const read = useQuery({ ...question, enabled: lines.length > 0, placeholderData: keepPreviousData });
   const current = lines.length > 0 && !read.isPlaceholderData ? read.data : undefined;
   const shown = lines.length > 0 ? (read.data ?? []) : [];
+  // Several entries may stand on one line.
+  const several = many || shown.length > 1;
   const good = (current ?? []).filter((line) => line.problem === null);
 
   const type = (next: string) => {
@@ -46,7 +48,7 @@ export function AddBar({ list, version, examples = [], initial = '', onAdd, onTa
     setChosen(0);
   };
   const fieldsOf = (line: Line) =>
-    (chosen > 0 && !many ? line.others[chosen - 1]?.fields : undefined) ?? line.fields;
+    (chosen > 0 && !several ? line.others[chosen - 1]?.fields : undefined) ?? line.fields;
   const add = async () => {
     // Enter may come before the answer: then it is waited for, and nothing is added unseen that is no entry.
     const understood = current ?? (lines.length > 0 ? await queries.fetchQuery(question) : []);
@@ -72,7 +74,7 @@ export function AddBar({ list, version, examples = [], initial = '', onAdd, onTa
     } else if (event.key === 'Enter' && !event.shiftKey && (!many || event.ctrlKey || event.metaKey)) {
       event.preventDefault();
       void add();
-    } else if (event.key === 'ArrowDown' && !many && (current?.[0]?.others.length ?? 0) > 0) {
+    } else if (event.key === 'ArrowDown' && !several && (current?.[0]?.others.length ?? 0) > 0) {
       event.preventDefault();
       setChosen((old) => (old + 1) % ((current?.[0]?.others.length ?? 0) + 1));
     }
@@ -104,7 +106,7 @@ export function AddBar({ list, version, examples = [], initial = '', onAdd, onTa
           disabled={lines.length === 0 || (current !== undefined && good.length === 0)}
           onClick={() => void add()}
         >
-          {many ? `Add ${good.length}` : 'Add'}{' '}
+          {several ? `Add ${good.length}` : 'Add'}{' '}
           <kbd className="font-mono text-[12px]">{many ? 'Ctrl ↵' : '↵'}</kbd>
         </Button>
         <Button kind="quiet" onClick={onClose}>
@@ -123,9 +125,9 @@ export function AddBar({ list, version, examples = [], initial = '', onAdd, onTa
           <UnderstoodView
             key={index}
             line={line}
-            many={many}
-            chosen={many ? 0 : chosen}
-            onChoose={many ? undefined : setChosen}
+            many={several}
+            chosen={several ? 0 : chosen}
+            onChoose={several ? undefined : setChosen}
           />
         ))}
       </div>

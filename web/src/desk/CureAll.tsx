@@ -5,6 +5,7 @@ import { type Change, type Desk, type Schemas, Server } from '../api/client';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
 import { Left } from './Left';
+import { nobody } from './carried';
 import { VerdictMark, verdictWord } from '../ui/VerdictMark';
 import { CountsChange } from '../tools/ProposalView';
 
@@ -78,6 +79,12 @@ export function CureAll({ desk, onTake, onClose }: Props) {
             {proposed.error && <Notice message={proposed.error.message} />}
             {proposed.data && cures.length === 0 && (
               <p className="py-4">Nothing to cure{queries ? '' : ': no entry is on hold'}.</p>
+            )}
+            {nobody(desk.choice) && (
+              <p className="text-second text-soft py-2">
+                Nobody carries this list yet. Choose who does first: for somebody without a licence most of it
+                could only listen, and that is not proposed.
+              </p>
             )}
             <ul className="divide-line divide-y">
               {cures.map((cure) => (

@@ -21,6 +21,7 @@ import { ClashDialog } from '../lists/ClashDialog';
 import { CureAll } from './CureAll';
 import { numbered } from './cures';
 import { DeskHeader } from './DeskHeader';
+import { nobody } from './carried';
 import { Presence } from './Presence';
 import { Dossier } from './Dossier';
 import { KeysDialog } from './KeysDialog';
@@ -221,6 +222,7 @@ export function Desk({ desk, ruler, holder, work }: Props) {
     await work.reload();
     setSettled(new Map());
   };
+  const openCarriers = () => page.current?.querySelector<HTMLElement>('[data-carriers="open"]')?.click();
   const editEntry = () => page.current?.querySelector<HTMLInputElement>('[data-field="rxMhz"]')?.focus();
 
   const zoom = (factor: number) =>
@@ -242,7 +244,7 @@ export function Desk({ desk, ruler, holder, work }: Props) {
     zoom,
     pan: (share) => setManual(panned(view, share)),
     band: () => setManual(undefined),
-    carriers: () => page.current?.querySelector<HTMLElement>('[data-carriers="open"]')?.click(),
+    carriers: openCarriers,
   });
 
   return (
@@ -356,6 +358,16 @@ export function Desk({ desk, ruler, holder, work }: Props) {
               )}
             </p>
           )}
+          {!work.fixed && nobody(desk.choice) && desk.slips.length > 0 && (
+            <p className="border-line bg-accent-wash flex flex-wrap items-center gap-x-3 gap-y-1 border-b px-3 py-1.5">
+              <span className="grow">
+                Nobody carries this list yet: it is held against somebody without any licence.
+              </span>
+              <Button onClick={openCarriers}>
+                Choose who carries it <kbd className="font-mono text-[12px]">b</kbd>
+              </Button>
+            </p>
+          )}
           {work.problem && (
             <div className="p-2">
               <Notice message={work.problem}>
@@ -426,6 +438,7 @@ export function Desk({ desk, ruler, holder, work }: Props) {
               onDrop={() => drafts.drop(saved.id)}
               onCure={(chosenCure) => void cure(saved, chosenCure)}
               onRemove={work.fixed ? undefined : remove}
+              onAdd={(label, fields) => void addEntries(label.toLowerCase(), [fields])}
             />
           ) : (
             <p className="text-soft p-4">Choose an entry: what the audit says of it stands here.</p>

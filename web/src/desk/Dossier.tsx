@@ -3,6 +3,7 @@ import { Notice } from '../ui/Notice';
 import { some } from '../ui/people';
 import { VerdictMark, VerdictWord, verdictWord } from '../ui/VerdictMark';
 import { EntryFields } from './EntryFields';
+import { companions } from './companion';
 import { FindingView } from './FindingView';
 import { numbered } from './cures';
 
@@ -17,6 +18,8 @@ interface Props {
   onDrop: () => void;
   onCure: (cure: Cure) => void;
   onRemove?: () => void;
+  /** Adds an entry that goes with this one. */
+  onAdd: (label: string, fields: Record<string, string>) => void;
 }
 
 /** All that the audit says of one entry, its fields, and its cures. */
@@ -31,6 +34,7 @@ export function Dossier({
   onDrop,
   onCure,
   onRemove,
+  onAdd,
 }: Props) {
   const { slip } = dossier;
   const cures = numbered(dossier.findings);
@@ -65,7 +69,17 @@ export function Dossier({
       ))}
       <Holders dossier={dossier} />
       {onRemove && (
-        <div>
+        <div className="flex flex-wrap gap-x-4 gap-y-1">
+          {companions(saved).map((each) => (
+            <button
+              key={each.label}
+              type="button"
+              className="text-second text-accent underline-offset-2 hover:underline"
+              onClick={() => onAdd(each.label, each.fields)}
+            >
+              {each.label}
+            </button>
+          ))}
           <button
             type="button"
             className="text-second text-soft hover:text-hold underline-offset-2 hover:underline"

@@ -24,6 +24,12 @@ export function EntryFields({ rulebook, fields, draft, fixed, onType, onSave, on
   const touched = Object.keys(draft).length > 0;
   const odd = 'powerW' in draft && draft.powerW !== meant ? oddPower(draft.powerW ?? '') : undefined;
   const moved = 'rxMhz' in draft && 'txMhz' in draft;
+  const mode = draft.mode ?? fields.mode;
+  // What only digital channels have is asked for where there is one, and shown where something stands in it.
+  const has = ({ key, modes }: FieldView) =>
+    modes.length === 0 ||
+    Boolean(draft[key] ?? fields[key]) ||
+    modes.some((each) => each === mode?.toLowerCase());
   const save = () => {
     if (odd !== undefined) setMeant(draft.powerW ?? '');
     else onSave();
@@ -43,7 +49,7 @@ export function EntryFields({ rulebook, fields, draft, fixed, onType, onSave, on
         }
       }}
     >
-      {all.map((field) => (
+      {all.filter(has).map((field) => (
         <label
           key={field.key}
           className={`flex min-w-0 flex-col ${field.shape === 'words' ? 'col-span-2' : ''}`}

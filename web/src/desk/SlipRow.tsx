@@ -1,5 +1,6 @@
 import { memo } from 'react';
 import type { Slip } from '../api/client';
+import { digital } from '../lists/digital';
 import { Button } from '../ui/Button';
 import { Megahertz, offset } from '../ui/Megahertz';
 import { VerdictMark, verdictEdge, verdictText, verdictWord } from '../ui/VerdictMark';
@@ -79,7 +80,9 @@ function Facts({ slip }: { slip: Slip }) {
       </span>
       <span className="w-12 shrink-0">{fields.emission ?? fields.mode}</span>
       <span className="w-12 shrink-0 text-right">{fields.powerW ? `${fields.powerW} W` : ''}</span>
-      <span className="truncate pl-1">{tones(fields.txTone, fields.rxTone)}</span>
+      <span className="truncate pl-1">
+        {[tones(fields.txTone, fields.rxTone), digital(fields)].filter(Boolean).join(', ')}
+      </span>
     </span>
   );
 }

@@ -59,6 +59,16 @@ export function UnderstoodView({ line, many, chosen, onChoose }: Props) {
           </ul>
         </div>
       )}
+      {many &&
+        line.said
+          .filter((said) => said.doubt)
+          .map((said, index) => (
+            <p key={index} className="text-second text-query">
+              <span className="font-semibold">Look: </span>
+              {said.words}
+              {said.why && `: ${said.why}`}
+            </p>
+          ))}
       {onChoose && line.others.length > 0 && (
         <p
           className="text-second flex flex-wrap items-center gap-1.5 pt-1"

@@ -52,7 +52,7 @@ export function BringIn({
         const taken = await data(
           api.POST('/api/intakes/{intake}/list', {
             params: { path: { intake: brought.id } },
-            body: { name: brought.name, sheet: '', mapping: null, into: into ?? null },
+            body: { name: brought.name, sheet: '', mapping: null, into: into ?? null, team: null },
           }),
         );
         onList(taken.id);
@@ -95,13 +95,13 @@ export function BringIn({
             ? sent.share < 1
               ? `Sending ${sent.name}: ${Math.round(sent.share * 100)} %`
               : `Reading ${sent.name} …`
-            : 'or drop it here (keys: f and p): any table as XLSX, CSV, TSV or text, or a list as JSON; up to 20 MB'}
+            : 'or drop it here (keys: f and p): any table as XLSX, XLS, ODS, CSV, TSV or text, or a list as JSON; up to 20 MB'}
         </span>
         {busy && <progress className="accent-accent h-1.5 w-full" value={sent.share} max={1} />}
         <input
           ref={input}
           type="file"
-          accept=".csv,.tsv,.txt,.json,.xlsx"
+          accept=".csv,.tsv,.txt,.json,.xlsx,.xls,.ods"
           aria-label="List file"
           className="sr-only"
           tabIndex={-1}

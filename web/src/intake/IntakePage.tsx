@@ -43,6 +43,10 @@ function Reading({ brought }: { brought: BroughtIn }) {
   const [from, setFrom] = useState(0);
   const [name, setName] = useState(brought.name);
   const [into, setInto] = useState(params.get('into') ?? '');
+  const [team, setTeam] = useState(brought.lastTeam ?? '');
+  const roster = Server.useQuery('get', '/api/groups/{group}/roster', {
+    params: { path: { group: brought.groupId } },
+  });
   const lists = Server.useQuery('get', '/api/groups/{group}/lists', {
     params: { path: { group: brought.groupId } },
   });
@@ -57,7 +61,13 @@ function Reading({ brought }: { brought: BroughtIn }) {
       data(
         api.POST('/api/intakes/{intake}/list', {
           params: { path: { intake: brought.id } },
-          body: { name, sheet: read.data?.sheet ?? sheet, mapping: used, into: into ? Number(into) : null },
+          body: {
+            name,
+            sheet: read.data?.sheet ?? sheet,
+            mapping: used,
+            into: into ? Number(into) : null,
+            team: into || team === '' ? null : team,
+          },
         }),
       ),
     onSuccess: (taken) => {
@@ -153,12 +163,26 @@ function Reading({ brought }: { brought: BroughtIn }) {
           <Field
             label="Its name"
             value={name}
-            className="w-72 max-w-full"
+            className="w-60 max-w-full"
             maxLength={200}
             onChange={setName}
           />
         )}
-        <p className="text-second text-soft min-w-0 grow basis-64 self-center">
+        {!into && (roster.data?.teams.length ?? 0) > 0 && (
+          <Choice
+            label="Carried by"
+            value={team}
+            options={[
+              ['', 'nobody yet: choose later'] as const,
+              ...(roster.data?.teams ?? []).map(
+                (each) => [each.name, `${each.name} (${each.members})`] as const,
+              ),
+            ]}
+            onChange={setTeam}
+            className="max-w-52"
+          />
+        )}
+        <p className="text-second text-soft min-w-0 grow basis-48 self-center">
           {table.aside > 0
             ? `${table.aside} ${table.aside === 1 ? 'row is' : 'rows are'} kept aside with the list, each with its reason; nothing is dropped.`
             : 'Every row becomes an entry.'}

@@ -60,7 +60,9 @@ export function ReadRows({ table, mapping, kinds, from, stale, onFrom, onMapping
                   <select
                     aria-label={`What ${column.heading || `column ${index + 1}`} is`}
                     value={mapping.columns[index]?.kind}
-                    onChange={(event) => set(index, { kind: event.target.value, unit: null })}
+                    onChange={(event) =>
+                      set(index, { kind: event.target.value as Schemas['ColumnKind'], unit: null })
+                    }
                     className={`text-second border-edge bg-sheet w-full min-w-0 rounded border px-1 py-0.5 ${mapping.columns[index]?.kind === 'leave' || mapping.columns[index]?.kind === 'keep' ? 'text-soft' : ''}`}
                   >
                     {kinds.map((kind) => (

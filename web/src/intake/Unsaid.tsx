@@ -1,13 +1,16 @@
+import type { Schemas } from '../api/client';
 import { Choice } from '../ui/Choice';
 
-const OPTIONS = [
+type Unsaid = Schemas['SketchUnsaid'];
+
+const OPTIONS: [Unsaid, string][] = [
   ['by-plan', 'talks as the band plan has it'],
   ['listen', 'only listens'],
   ['direct', 'talks where it hears'],
-] as const;
+];
 
 /** What an entry does of which the table does not say where it talks. */
-export function Unsaid({ value, onChange }: { value: string; onChange: (value: string) => void }) {
+export function Unsaid({ value, onChange }: { value: Unsaid; onChange: (value: Unsaid) => void }) {
   return (
     <Choice
       label="A row that says no transmit frequency"

@@ -1,3 +1,4 @@
+import { digital } from '../lists/digital';
 import { split } from '../ui/Megahertz';
 
 /** A frequency as the list writes it, or the text that could not be read. */
@@ -17,7 +18,7 @@ export function inWords(fields: Record<string, string>): string {
     txTone && txTone === rxTone
       ? `${txTone} both ways`
       : [txTone && `sends ${txTone}`, rxTone && `opens with ${rxTone}`].filter(Boolean).join(', ');
-  return [`hears ${shown(rxMhz)}`, talks, emission ?? mode, powerW && `${powerW} W`, tones]
+  return [`hears ${shown(rxMhz)}`, talks, emission ?? mode, powerW && `${powerW} W`, tones, digital(fields)]
     .filter(Boolean)
     .join(' · ');
 }

@@ -11,6 +11,23 @@ import { GroupSelect } from '../ui/GroupSelect';
 import { Notice } from '../ui/Notice';
 import { PageHeader } from '../ui/PageHeader';
 
+type Kind = Schemas['LogbookKind'];
+
+/** What the log tells of, and how it is called; none is forgotten. */
+const KINDS: Record<Kind, string> = {
+  list: 'list',
+  roster: 'roster',
+  radio: 'radio',
+  bench: 'bench',
+  plan: 'plan',
+  tones: 'tones',
+  release: 'release',
+  people: 'people',
+  account: 'account',
+  rulebook: 'rulebook',
+  station: 'station',
+};
+
 /** Who did what, when, to which list, radio or person; nothing is ever taken out of it. */
 export function LogPage() {
   const { group } = useGroup();
@@ -18,7 +35,7 @@ export function LogPage() {
   const [typed, setTyped] = useState(params.get('text') ?? '');
   const text = useDeferredValue(typed);
   const sought = {
-    kind: params.get('kind') ?? undefined,
+    kind: (params.get('kind') ?? undefined) as Kind | undefined,
     who: params.get('who') ?? undefined,
     from: params.get('from') ?? undefined,
     to: params.get('to') ?? undefined,
@@ -62,10 +79,7 @@ export function LogPage() {
         <Choice
           label="What"
           value={sought.kind ?? ''}
-          options={[
-            ['', 'everything'] as const,
-            ...(first?.kinds ?? []).map((each) => [each, each] as const),
-          ]}
+          options={[['', 'everything'], ...(Object.entries(KINDS) as [Kind, string][])]}
           onChange={(value) => set('kind', value)}
         />
         <Choice

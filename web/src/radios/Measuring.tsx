@@ -11,20 +11,20 @@ import { VerdictMark, verdictEdge } from '../ui/VerdictMark';
 import { Trend } from './Trend';
 import { Section } from './Section';
 
-const MEASURED: Record<string, string> = {
-  output_power: 'Measured',
-  frequency_error: 'Measured',
-  peak_deviation: 'Peak deviation',
-  tone_deviation: 'Tone deviation',
+const MEASURED: Record<Schemas['MeasurementKind'], string> = {
+  'output-power': 'Measured',
+  'frequency-error': 'Measured',
+  'peak-deviation': 'Peak deviation',
+  'tone-deviation': 'Tone deviation',
   spurious: 'Strongest, below the fundamental',
 };
-const NOMINAL: Record<string, string> = { output_power: 'Rated, W', spurious: 'Fundamental, W' };
+const NOMINAL: Record<string, string> = { 'output-power': 'Rated, W', spurious: 'Fundamental, W' };
 
 /** What was measured on the radio, by what and where: the newest with its sum, and how it went over time. */
 export function Measuring({ unit }: { unit: number }) {
   const caughtUp = useCaughtUp();
   const [draft, setDraft] = useState<Schemas['Measured']>({
-    kind: 'output_power',
+    kind: 'output-power',
     mhz: '',
     narrow: false,
     nominal: '',
@@ -69,7 +69,7 @@ export function Measuring({ unit }: { unit: number }) {
           <select
             className={INPUT}
             value={draft.kind}
-            onChange={(event) => set({ kind: event.target.value })}
+            onChange={(event) => set({ kind: event.target.value as Schemas['MeasurementKind'] })}
           >
             {kinds.map((each) => (
               <option key={each.kind} value={each.kind}>

@@ -4,7 +4,7 @@ import { Notice } from '../ui/Notice';
 import { VerdictMark } from '../ui/VerdictMark';
 import type { Licence } from './drafts';
 
-const MARK: Record<string, Verdict> = {
+const MARK: Record<Schemas['Comparison']['against'], Verdict> = {
   same: 'clear',
   differs: 'query',
   unknown: 'query',
@@ -55,14 +55,14 @@ export function Register({ party, onTake }: Props) {
         {asked.data?.map((each) => (
           <li key={each.licence} className="flex items-baseline gap-2">
             <span className="translate-y-[2px]">
-              <VerdictMark verdict={MARK[each.state] ?? 'query'} size={13} />
+              <VerdictMark verdict={MARK[each.against]} size={13} />
             </span>
             <span className="w-24 shrink-0 font-mono">{each.callSign || 'no sign'}</span>
             <span className="grow">
               {each.message} {each.differences.map((difference) => difference.words).join(' ')}
             </span>
             {each.differences.some(
-              (difference) => difference.kind === 'class' || difference.kind === 'expires',
+              (difference) => difference.part === 'class' || difference.part === 'expires',
             ) && (
               <Button className="text-second" onClick={() => take(each)}>
                 Take it over

@@ -1,3 +1,4 @@
+import { type Way } from './KeyingChoice';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, data, type Schemas } from '../api/client';
@@ -10,7 +11,7 @@ import { apart } from './words';
 
 interface Props {
   list: number;
-  how: string;
+  how: Way | undefined;
   site: number;
   choice: Schemas['ClearChoice'];
   may: boolean;

@@ -1,3 +1,4 @@
+import { type Way } from './KeyingChoice';
 import { Link } from 'react-router';
 import { type Schemas, Server } from '../api/client';
 import { SumView } from '../desk/SumView';
@@ -8,7 +9,7 @@ import { counted, type Hit, isNear, KINDS, off } from './words';
 
 interface Props {
   list: number;
-  how: string;
+  how: Way | undefined;
   site: number;
   version: number;
   entry: Schemas['SiteEntry'];

@@ -4,20 +4,21 @@ import { Button } from '../ui/Button';
 import { INPUT } from '../ui/Field';
 
 type Keyed = Schemas['Keyed'];
+export type Way = Keyed['how'];
 
 interface Props {
   keyed: Keyed;
-  /** What is looked at: all, teams or bases. */
-  shown: string;
+  /** What is looked at. */
+  shown: Way;
   entries: Schemas['SiteEntry'][];
   stations: string[];
   may: boolean;
   busy: boolean;
-  onShow: (how: string) => void;
+  onShow: (how: Way) => void;
   onKeep: (keyed: Keyed) => void;
 }
 
-const WAYS: [string, string, string][] = [
+const WAYS: [Way, string, string][] = [
   ['all', 'All entries', 'Everything in the list may be keyed at one site at one time.'],
   ['teams', 'Per team', 'Each zone is a team’s; teams stand too far apart to disturb each other.'],
   ['bases', 'Per base', 'Each base works entries of its own; bases stand apart.'],

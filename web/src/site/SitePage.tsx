@@ -17,7 +17,7 @@ import { ClearSearch } from './ClearSearch';
 import { DoneBar, type Done } from '../ui/DoneBar';
 import { clusters } from './clusters';
 import { HitPanel, keyOf } from './HitPanel';
-import { KeyingChoice } from './KeyingChoice';
+import { KeyingChoice, type Way } from './KeyingChoice';
 import { SiteRuler } from './SiteRuler';
 import { counted, type Hit } from './words';
 
@@ -27,7 +27,7 @@ export function SitePage() {
   const list = Number(useParams().list);
   const { group } = useGroup();
   const may = useMay('edit');
-  const [how, setHow] = useState('');
+  const [how, setHow] = useState<Way>();
   const [index, setIndex] = useState(0);
   const [selected, setSelected] = useState<number>();
   const [hit, setHit] = useState<Hit>();
@@ -53,7 +53,7 @@ export function SitePage() {
         }),
       ),
     onSuccess: async () => {
-      setHow('');
+      setHow(undefined);
       setIndex(0);
       await caughtUp();
     },

@@ -5,7 +5,7 @@ export type Form = Schemas['StationForm'];
 /** A station as it is typed: all figures as text. */
 export interface Draft {
   name: string;
-  kind: string;
+  kind: Form['kind'];
   output: string;
   line: string;
   lineM: string;

@@ -1,16 +1,12 @@
 package org.wache.cli;
 
-import java.io.IOException;
 import java.io.PrintWriter;
-import java.nio.file.Files;
-import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Callable;
-import java.util.function.Function;
 import org.wache.audit.Audit;
 import org.wache.audit.Auditor;
 import org.wache.audit.Verdict;
@@ -18,7 +14,6 @@ import org.wache.audit.rules.Register;
 import org.wache.channel.ChannelList;
 import org.wache.exchange.AuditReport;
 import org.wache.exchange.ContextFile;
-import org.wache.exchange.FileProblem;
 import org.wache.exchange.HolderShorthand;
 import org.wache.exchange.ListFiles;
 import org.wache.exchange.ReleaseCheck;
@@ -26,7 +21,6 @@ import org.wache.exchange.ReleaseFile;
 import org.wache.exchange.ReleaseReport;
 import org.wache.licence.Holder;
 import org.wache.rulebook.Edition;
-import org.wache.rulebook.RulebookProblem;
 import org.wache.rulebook.RulebookReader;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -80,14 +74,14 @@ final class AuditCommand implements Callable<Integer> {
         if (verify) {
             return verified();
         }
-        ContextFile given = contextFile == null ? ContextFile.EMPTY : parsed(contextFile, ContextFile::read);
+        ContextFile given = contextFile == null ? ContextFile.EMPTY : Input.parsed(contextFile, ContextFile::read);
         LocalDate day = on != null ? day(on) : given.on().orElseGet(LocalDate::now);
-        Edition edition = edition(
+        Edition edition = Input.edition(
                 rulebook != null
                         ? rulebook
                         : given.rulebook().orElseGet(() -> RulebookReader.ids().get(0)),
                 day);
-        ChannelList list = parsed(file, bytes -> ListFiles.read(bytes, name(file)));
+        ChannelList list = Input.parsed(file, bytes -> ListFiles.read(bytes, Input.name(file)));
         Audit audit = auditor(given, day, edition).audit(list);
         PrintWriter out = spec.commandLine().getOut();
         out.print(json ? AuditReport.write(audit) : TextReport.write(audit));
@@ -96,8 +90,8 @@ final class AuditCommand implements Callable<Integer> {
     }
 
     private int verified() {
-        ReleaseFile release = parsed(file, ReleaseFile::read);
-        ReleaseCheck check = parsed(file, any -> ReleaseCheck.of(release));
+        ReleaseFile release = Input.parsed(file, ReleaseFile::read);
+        ReleaseCheck check = Input.parsed(file, any -> ReleaseCheck.of(release));
         PrintWriter out = spec.commandLine().getOut();
         out.print(json ? ReleaseReport.json(release, check) : ReleaseReport.text(release, check));
         out.flush();
@@ -117,40 +111,11 @@ final class AuditCommand implements Callable<Integer> {
         }
     }
 
-    private static Edition edition(String id, LocalDate day) {
-        try {
-            return RulebookReader.shipped(id).on(day);
-        } catch (RulebookProblem e) {
-            throw new Unusable(e.getMessage());
-        }
-    }
-
     private static LocalDate day(String text) {
         try {
             return LocalDate.parse(text);
         } catch (DateTimeException e) {
             throw new Unusable("--on: “" + text + "” is no day; expected one such as 2026-11-25");
         }
-    }
-
-    private static <T> T parsed(Path path, Function<byte[], T> reader) {
-        if (Files.isDirectory(path)) {
-            throw new Unusable(path + ": line 0, column 0: is a directory; expected a list as CSV or JSON");
-        }
-        try {
-            return reader.apply(Files.readAllBytes(path));
-        } catch (FileProblem e) {
-            throw new Unusable(path + ": " + e.described());
-        } catch (NoSuchFileException e) {
-            throw new Unusable(path + ": line 0, column 0: there is no such file; expected a list as CSV or JSON");
-        } catch (IOException e) {
-            throw new Unusable(path + ": line 0, column 0: cannot be read (" + e.getMessage() + ")");
-        }
-    }
-
-    private static String name(Path path) {
-        String name = path.getFileName().toString();
-        int point = name.lastIndexOf('.');
-        return point > 0 ? name.substring(0, point) : name;
     }
 }

@@ -6,9 +6,10 @@ import java.io.OutputStreamWriter;
 import java.io.PrintWriter;
 import java.io.Writer;
 import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
 import picocli.CommandLine;
 
-/** The command line: {@code audit FILE …}. */
+/** The command line: {@code audit FILE …}, {@code read FILE …}; what names no command is an audit. */
 public final class Main {
 
     /** Exit status for wrong usage and unreadable files. */
@@ -20,28 +21,38 @@ public final class Main {
     public static void main(String[] arguments) {
         Writer out = new OutputStreamWriter(
                 new FileOutputStream(FileDescriptor.out), StandardCharsets.UTF_8); // whatever the terminal is set to
-        System.exit(run(new CommandLine(new AuditCommand()).setOut(new PrintWriter(out)), arguments));
+        PrintWriter error = new PrintWriter(
+                new OutputStreamWriter(new FileOutputStream(FileDescriptor.err), StandardCharsets.UTF_8), true);
+        System.exit(run(new PrintWriter(out), error, arguments));
     }
 
     /** Runs a command, with what it says going where it is told, and returns its exit status. */
     static int run(PrintWriter out, PrintWriter error, String... arguments) {
-        return run(new CommandLine(new AuditCommand()).setOut(out).setErr(error), arguments);
+        // the library for workbooks asks for a logger; nothing of it concerns who reads a table
+        System.setProperty("log4j2.provider", "org.apache.logging.log4j.simple.internal.SimpleProvider");
+        String named = arguments.length == 0 ? "" : arguments[0];
+        Object command = named.equals("read") ? new ReadCommand() : new AuditCommand();
+        int skip = named.equals("read") || named.equals("audit") ? 1 : 0;
+        return run(
+                new CommandLine(command).setOut(out).setErr(error),
+                Arrays.copyOfRange(arguments, skip, arguments.length));
     }
 
     private static int run(CommandLine line, String... arguments) {
         line.setParameterExceptionHandler((problem, given) -> {
-            problem.getCommandLine().getErr().println("wache audit: " + problem.getMessage());
+            problem.getCommandLine().getErr().println(line.getCommandName() + ": " + problem.getMessage());
             return UNUSABLE;
         });
         line.setExecutionExceptionHandler((problem, command, parsed) -> {
             command.getErr()
-                    .println("wache audit: " + (problem instanceof Unusable ? problem.getMessage() : fault(problem)));
+                    .println(line.getCommandName() + ": "
+                            + (problem instanceof Unusable ? problem.getMessage() : fault(problem)));
             return UNUSABLE;
         });
         try {
             return line.execute(arguments);
         } catch (StackOverflowError | OutOfMemoryError e) { // picocli hands on what is no exception
-            line.getErr().println("wache audit: " + fault(e));
+            line.getErr().println(line.getCommandName() + ": " + fault(e));
             return UNUSABLE;
         }
     }

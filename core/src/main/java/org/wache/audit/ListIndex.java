@@ -13,6 +13,7 @@ import java.util.stream.IntStream;
 import org.wache.audit.context.AuditContext;
 import org.wache.channel.Channel;
 import org.wache.channel.ChannelList;
+import org.wache.channel.Digital;
 import org.wache.radio.Memories;
 import org.wache.radio.MemorySize;
 import org.wache.signal.GolayWord;
@@ -34,6 +35,8 @@ final class ListIndex {
     private final Groups byNumber;
     private final Groups byFrequency;
     private final Groups byAir;
+    /** Those of an air group that call the same people: the same codes, slots and talk groups. */
+    private final Groups byCall;
     /** For each pair of frequencies: the air groups (frequencies and tones) that came first and second. */
     private final int[] firstAir;
 
@@ -53,6 +56,7 @@ final class ListIndex {
         this.byNumber = new Groups(count);
         this.byFrequency = new Groups(count);
         this.byAir = new Groups(count);
+        this.byCall = new Groups(count);
         this.firstAir = filled(count);
         this.secondAir = filled(count);
         int[] hashes = new int[count];
@@ -70,6 +74,7 @@ final class ListIndex {
                     i,
                     frequencies[i] * 31 + tones[i],
                     (a, b) -> frequencies[a] == frequencies[b] && tones[a] == tones[b]);
+            byCall.add(i, call(air, channels.get(i)), (a, b) -> byAir.of[a] == air && sameCall(a, channels.get(b)));
             if (firstAir[frequency] == NONE) {
                 firstAir[frequency] = air;
             } else if (firstAir[frequency] != air && secondAir[frequency] == NONE) {
@@ -170,15 +175,28 @@ final class ListIndex {
         return other(byNumber, group, except);
     }
 
-    /** The first other entry with the same frequencies and tones. */
+    private static long call(int air, Channel channel) {
+        return air * 31L
+                + (channel.digital() == Digital.NONE ? 0 : channel.digital().hashCode());
+    }
+
+    private boolean sameCall(int one, Channel other) {
+        return channels.get(one).digital().equals(other.digital());
+    }
+
+    /** The first other entry with the same frequencies, tones and digital codes. */
     OptionalInt sameOnAir(Channel channel, int except) {
         if (channels.get(except) == channel) {
-            return other(byAir, byAir.of[except], except);
+            return other(byCall, byCall.of[except], except);
         }
         long frequency = frequencies(channel);
         long tone = tones(channel);
-        int group = byAir.find(frequency * 31 + tone, i -> frequencies[i] == frequency && tones[i] == tone);
-        return other(byAir, group, except);
+        int air = byAir.find(frequency * 31 + tone, i -> frequencies[i] == frequency && tones[i] == tone);
+        if (air == NONE) {
+            return OptionalInt.empty();
+        }
+        int group = byCall.find(call(air, channel), i -> byAir.of[i] == air && sameCall(i, channel));
+        return other(byCall, group, except);
     }
 
     private static OptionalInt other(Groups groups, int group, int except) {

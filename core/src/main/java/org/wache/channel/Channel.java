@@ -38,6 +38,7 @@ public final class Channel {
     private final Optional<Tone> opensOn;
     private final OptionalInt timeout;
     private final Use use;
+    private final Digital digital;
     private final Optional<Span> occupied;
 
     private Channel(String[] texts, List<String> extras) {
@@ -53,6 +54,7 @@ public final class Channel {
         this.opensOn = reading.tone(Field.RX_TONE);
         this.timeout = reading.timeout();
         this.use = reading.use(receive, transmit);
+        this.digital = reading.digital(mode);
         this.misreads = reading.found;
         this.occupied = transmit.isPresent() && emission.isPresent()
                 ? span(transmit.get(), emission.get(), mode)
@@ -176,6 +178,11 @@ public final class Channel {
     /** What it is for, as named, else as the frequencies tell. */
     public Use use() {
         return use;
+    }
+
+    /** What it needs as a digital channel. */
+    public Digital digital() {
+        return digital;
     }
 
     /** The service it is meant for: a hint, in lower case, or empty. */
@@ -316,6 +323,49 @@ public final class Channel {
                 return OptionalInt.empty();
             }
             return OptionalInt.of(Integer.parseInt(text));
+        }
+
+        Digital digital(Optional<Mode> mode) {
+            if (texts[Field.COLOUR_CODE.ordinal()].isEmpty()
+                    && texts[Field.TIME_SLOT.ordinal()].isEmpty()
+                    && texts[Field.TALK_GROUP.ordinal()].isEmpty()
+                    && texts[Field.ACCESS_CODE.ordinal()].isEmpty()) {
+                return Digital.NONE;
+            }
+            return new Digital(
+                    whole(Field.COLOUR_CODE, 0, Digital.LAST_COLOUR, "a colour code, 0 to 15"),
+                    whole(Field.TIME_SLOT, 1, Digital.LAST_SLOT, "a time slot, 1 or 2"),
+                    whole(Field.TALK_GROUP, 1, Digital.LAST_TALK_GROUP, "a talk group's number, 1 to 16777215"),
+                    accessCode(mode));
+        }
+
+        private OptionalInt whole(Field field, int least, int most, String expected) {
+            String text = trimmed(field);
+            if (text.isEmpty()) {
+                return OptionalInt.empty();
+            }
+            int value = text.matches("[0-9]{1,8}") ? Integer.parseInt(text) : -1;
+            if (value < least || value > most) {
+                misread(field, expected);
+                return OptionalInt.empty();
+            }
+            return OptionalInt.of(value);
+        }
+
+        private Optional<String> accessCode(Optional<Mode> mode) {
+            if (mode.isPresent() && mode.get() == Mode.P25) {
+                String text = trimmed(Field.ACCESS_CODE).toUpperCase(Locale.ROOT);
+                if (!text.isEmpty() && !text.matches("[0-9A-F]{3}")) {
+                    misread(Field.ACCESS_CODE, "a network access code of three hexadecimal digits, such as 293");
+                    return Optional.empty();
+                }
+                return Optional.of(text).filter(code -> !code.isEmpty());
+            }
+            boolean random = mode.isPresent() && mode.get() == Mode.NXDN;
+            OptionalInt code = random
+                    ? whole(Field.ACCESS_CODE, 0, Digital.LAST_RANDOM_ACCESS, "a random access number, 0 to 63")
+                    : whole(Field.ACCESS_CODE, 0, Digital.LAST_SQUELCH, "a digital squelch, 0 to 99");
+            return code.isPresent() ? Optional.of(Integer.toString(code.getAsInt())) : Optional.empty();
         }
 
         Use use(Optional<Frequency> receive, Optional<Frequency> transmit) {

@@ -1,7 +1,9 @@
 package org.wache.channel;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import org.wache.signal.Mode;
 
 /**
  * The columns of a list that Wache knows, in the order it writes them. Everything about a column is said here: its
@@ -79,7 +81,62 @@ public enum Field {
             "unknown"),
     NOTE("note", "note", Shape.WORDS, Weight.BESIDE, "", "Note", "the note", "note", ""),
     /** The zone or bank of a radio that the entry stands in; written only where one is used. */
-    ZONE("zone", "zone", Shape.TEXT, Weight.BESIDE, "", "Zone", "the zone", "zone", "none");
+    ZONE("zone", "zone", Shape.TEXT, Weight.BESIDE, "", "Zone", "the zone", "zone", "none"),
+    /** Of DMR, 0 to 15; as all that follow written only where one is used. */
+    COLOUR_CODE(
+            "colour_code",
+            "colourCode",
+            Shape.FIGURE,
+            Weight.JUDGED,
+            "",
+            "Colour code",
+            "the colour code",
+            "colour code",
+            "DMR, 0 to 15"),
+    /** Of DMR, 1 or 2. */
+    TIME_SLOT(
+            "time_slot",
+            "timeSlot",
+            Shape.FIGURE,
+            Weight.JUDGED,
+            "",
+            "Time slot",
+            "the time slot",
+            "time slot",
+            "DMR, 1 or 2"),
+    /** The number that DMR calls. */
+    TALK_GROUP(
+            "talk_group",
+            "talkGroup",
+            Shape.FIGURE,
+            Weight.JUDGED,
+            "",
+            "Talk group",
+            "the talk group",
+            "talk group",
+            "its number"),
+    /** What the talk group is called. */
+    CONTACT(
+            "contact",
+            "contact",
+            Shape.WORDS,
+            Weight.BESIDE,
+            "",
+            "Contact",
+            "the contact",
+            "contact",
+            "name of the talk group"),
+    /** Network access code of P25, random access number of NXDN, digital squelch. */
+    ACCESS_CODE(
+            "access_code",
+            "accessCode",
+            Shape.FIGURE,
+            Weight.JUDGED,
+            "",
+            "Access code",
+            "the access code",
+            "access code",
+            "P25 293, NXDN 0 to 63");
 
     /** How a column is filled in. */
     public enum Shape {
@@ -105,8 +162,26 @@ public enum Field {
     private static final Field[] ALL = values();
     /** In the order in which a radio's settings are thought of: what it is, hears, talks on, how, its tones, the rest. */
     private static final List<Field> AS_ASKED = List.of(
-            NAME, NUMBER, USE, RX_MHZ, TX_MHZ, MODE, POWER_W, TX_TONE, RX_TONE, EMISSION, TIMEOUT_S, SERVICE, SCAN,
-            ZONE, NOTE);
+            NAME,
+            NUMBER,
+            USE,
+            RX_MHZ,
+            TX_MHZ,
+            MODE,
+            POWER_W,
+            TX_TONE,
+            RX_TONE,
+            EMISSION,
+            TIMEOUT_S,
+            SERVICE,
+            SCAN,
+            ZONE,
+            NOTE,
+            COLOUR_CODE,
+            TIME_SLOT,
+            TALK_GROUP,
+            CONTACT,
+            ACCESS_CODE);
 
     private final String column;
     private final String key;
@@ -184,10 +259,24 @@ public enum Field {
         return hint;
     }
 
+    /** Whether a list is written with the column only where an entry has something in it. */
+    public boolean whereUsed() {
+        return ordinal() >= ZONE.ordinal();
+    }
+
+    /** The modes that alone have such a setting; empty for a column that every entry may have. */
+    public List<Mode> modes() {
+        return switch (this) {
+            case COLOUR_CODE, TIME_SLOT, TALK_GROUP, CONTACT -> List.of(Mode.DMR);
+            case ACCESS_CODE -> List.of(Mode.P25, Mode.NXDN, Mode.C4FM, Mode.DSTAR);
+            default -> List.of();
+        };
+    }
+
     /** The words that may be chosen; empty for a column that is typed or whose choices the rulebook has. */
     public List<String> choices() {
         return switch (this) {
-            case MODE -> List.of("FM", "NFM", "AM", "USB", "LSB", "CW", "DMR", "P25", "NXDN", "DV", "PKT", "DATA");
+            case MODE -> Arrays.stream(Mode.values()).map(Mode::name).toList();
             case USE -> Use.words();
             default -> List.of();
         };

@@ -116,15 +116,14 @@ public final class ListHeader {
     }
 
     /**
-     * A list as rows of cells, the headings first: the known columns, zone only where one is used, then the further ones.
+     * A list as rows of cells, the headings first: the known columns, some only where they are used, then the further ones.
      * What a spreadsheet would run as a formula is made harmless; {@link #channel} takes that back.
      */
     public static List<List<String>> rows(ChannelList list) {
         List<Field> fields = new ArrayList<>(Arrays.asList(FIELDS));
-        if (list.channels().stream()
-                .allMatch(channel -> channel.text(Field.ZONE).isEmpty())) {
-            fields.remove(Field.ZONE);
-        }
+        fields.removeIf(field -> field.whereUsed()
+                && list.channels().stream()
+                        .allMatch(channel -> channel.text(field).isEmpty()));
         List<List<String>> rows = new ArrayList<>();
         List<String> head = new ArrayList<>(fields.stream().map(Field::column).toList());
         list.extraColumns().forEach(column -> head.add(Formula.harmless(column)));

@@ -28,6 +28,10 @@ public final class ModesNeeded {
         return switch (mode) {
             case PKT -> List.of(Mode.PKT, Mode.FM);
             case DATA -> List.of(Mode.DATA, Mode.USB);
+            case FT8, PSK31 -> List.of(mode, Mode.DATA, Mode.USB);
+            case RTTY -> List.of(Mode.RTTY, Mode.LSB);
+            case SSTV -> List.of(Mode.SSTV, Mode.USB);
+
             default -> List.of(mode);
         };
     }

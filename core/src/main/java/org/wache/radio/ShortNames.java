@@ -12,7 +12,8 @@ import java.util.function.Predicate;
 
 /**
  * Names for a radio's display: shortened by rule until they fit, in letters that it has, each different from the others.
- * The rules in their order: usual short forms, no blanks, R for RPT, no vowels inside words, a cut.
+ * The rules in their order: usual short forms, no blanks, R for RPT, no vowels inside words, a cut; where the cut makes two
+ * names one, what makes them differ stays and what they share gives way.
  */
 public final class ShortNames {
 
@@ -88,12 +89,55 @@ public final class ShortNames {
         }
         List<Named> shortened =
                 names.stream().map(name -> one(name, length, letters)).toList();
+        List<Named> told = apart(names, shortened, length, letters);
         List<Named> all = new ArrayList<>();
         Set<String> taken = new HashSet<>();
-        for (Named each : shortened) {
+        for (Named each : told) {
             all.add(unique(each, taken::add, length));
         }
         return all;
+    }
+
+    /** Where the cut made different names one, what they have in common gives way to what makes them differ. */
+    private static List<Named> apart(List<String> names, List<Named> shortened, int length, Letters letters) {
+        Map<String, List<Integer>> alike = new LinkedHashMap<>();
+        for (int i = 0; i < shortened.size(); i++) {
+            alike.computeIfAbsent(shortened.get(i).name(), any -> new ArrayList<>())
+                    .add(i);
+        }
+        List<Named> told = new ArrayList<>(shortened);
+        for (List<Integer> group : alike.values()) {
+            List<String> full =
+                    group.stream().map(i -> lettersOf(names.get(i), letters)).toList();
+            if (full.stream().distinct().count() < 2) {
+                continue;
+            }
+            List<String> parted =
+                    Differing.of(full.stream().map(ShortNames::words).toList(), length);
+            if (Set.copyOf(parted).size() == full.stream().distinct().count()) {
+                for (int i = 0; i < group.size(); i++) {
+                    List<String> how =
+                            new ArrayList<>(shortened.get(group.get(i)).how());
+                    how.add("what makes it differ kept");
+                    told.set(group.get(i), new Named(parted.get(i), how));
+                }
+            }
+        }
+        return told;
+    }
+
+    /** The words of a name in their usual short forms. */
+    private static List<String> words(String name) {
+        List<String> words = new ArrayList<>();
+        for (String word : name.split("[ _/-]+")) {
+            String form = SHORT.getOrDefault(word.toLowerCase(Locale.ROOT), word);
+            boolean small = !name.equals(name.toUpperCase(Locale.ROOT)) && !INITIALS.contains(form);
+            words.add(
+                    form.isEmpty() || !small
+                            ? form
+                            : form.charAt(0) + form.substring(1).toLowerCase(Locale.ROOT));
+        }
+        return words;
     }
 
     /**

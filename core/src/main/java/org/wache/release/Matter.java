@@ -61,7 +61,17 @@ public record Matter(
 
     private static String print(Channel channel, Finding finding, String model) {
         StringBuilder text = new StringBuilder();
-        TELLING.forEach(field -> text.append(channel.text(field)).append('\u001F'));
+        for (Field field : TELLING) {
+            // a column that came later says nothing where it is empty: what was settled before it stands
+            if (!field.whereUsed()) {
+                text.append(channel.text(field)).append('\u001F');
+            } else if (!channel.text(field).isEmpty()) {
+                text.append(field.column())
+                        .append('=')
+                        .append(channel.text(field))
+                        .append('\u001F');
+            }
+        }
         if (finding.slug() == Slug.RADIO_NAME) {
             text.append(channel.name()).append('\u001F');
         }

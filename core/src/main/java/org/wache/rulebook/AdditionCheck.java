@@ -13,7 +13,7 @@ import tools.jackson.databind.node.ObjectNode;
  * is odd but may be meant is told.
  *
  * @param rulebook the rulebook that it is for
- * @param kind {@code edition} or {@code service}
+ * @param kind what is added
  * @param id the edition's or the service's identifier
  * @param title its name for people
  * @param from the day from which an edition counts
@@ -22,12 +22,18 @@ import tools.jackson.databind.node.ObjectNode;
  */
 public record AdditionCheck(
         String rulebook,
-        String kind,
+        Kind kind,
         String id,
         String title,
         Optional<LocalDate> from,
         List<String> notices,
         EditionDifference changed) {
+
+    /** What can be added to a rulebook. */
+    public enum Kind {
+        EDITION,
+        SERVICE
+    }
 
     private static final int NEAR_WORD = 3;
 
@@ -90,7 +96,7 @@ public record AdditionCheck(
             notices.add("Nothing that a service may do changes: are the rows the same as before?");
         }
         return new AdditionCheck(
-                old.id(), "edition", dates.id(), dates.title(), Optional.of(dates.from()), notices, changed);
+                old.id(), Kind.EDITION, dates.id(), dates.title(), Optional.of(dates.from()), notices, changed);
     }
 
     private static void read(RulebookFiles files, Addition.Change change) {
@@ -138,7 +144,7 @@ public record AdditionCheck(
         }
         return new AdditionCheck(
                 old.id(),
-                "service",
+                Kind.SERVICE,
                 id,
                 row.text("title"),
                 Optional.empty(),

@@ -30,7 +30,23 @@ public enum Mode {
     /** Packet on wide FM. */
     PKT("16K0F2D"),
     /** Sound-card data on upper sideband. */
-    DATA("2K80J2D");
+    DATA("2K80J2D"),
+    /** FT8 by sideband: wherever in the passband its 50 Hz stand, the passband is what may be filled. */
+    FT8("2K80J2D"),
+    /** PSK31 by sideband: as above, 60 Hz somewhere in the passband. */
+    PSK31("2K80J2D"),
+    /** Radioteletype, 45 Bd and 170 Hz shift: 45.45 + 1.2 × 170 Hz = 249 Hz. Source: 47 CFR 2.202(g), keyed frequency. */
+    RTTY("249HF1B"),
+    /** Slow-scan television by sideband. */
+    SSTV("2K80J3C"),
+    /** Four-level frequency modulation, voice with data, on 12.5 kHz channels. Width from memory. */
+    C4FM("9K36F1E"),
+    /** Digital voice by GMSK at 4,800 bit/s. Width from memory. */
+    DSTAR("6K00F1E"),
+    /** Open digital voice, four-level at 9,600 bit/s. Width from memory. */
+    M17("9K00F1E"),
+    /** Trunked digital voice with four time slots on 25 kHz channels. Width from memory. */
+    TETRA("22K0G1E");
 
     private static final Mode[] ALL = values();
     private final Emission emission;

@@ -35,6 +35,14 @@ public record Column(Kind kind, Optional<Unit> unit) {
         TONE_HEARD("Tone it opens on"),
         /** Which of the tones is in use. */
         TONE_USE("How the tone is used"),
+        /** Where kinds on both sides differ: which side has what, such as a tone sent and a code that opens. */
+        TONE_PARTS("Kinds of tone by side"),
+        /** A digital code that is sent, or one for both sides. */
+        CODE("Digital code"),
+        /** The digital code that opens the receiver. */
+        CODE_HEARD("Digital code it opens on"),
+        /** Which of the codes are inverted. */
+        POLARITY("Polarity of the code"),
         /** Mode, width or designator. */
         MODE("Mode or width"),
         /** Whether it is narrow. */
@@ -45,8 +53,17 @@ public record Column(Kind kind, Optional<Unit> unit) {
         USE("Direct, repeater, listen"),
         SERVICE("Service"),
         SCAN("Scan"),
+        /** Whether a scan passes over it. */
+        SKIP("Left out of the scan"),
         TIMEOUT("Time-out"),
         NOTE("Note"),
+        COLOUR_CODE("Colour code"),
+        TIME_SLOT("Time slot"),
+        TALK_GROUP("Talk group"),
+        CONTACT("Contact"),
+        ACCESS_CODE("Access code"),
+        /** How far a radio tunes from one frequency to the next; no frequency, and kept as it is. */
+        STEP("Tuning step"),
         /** An entry in words, as in the add line. */
         LINE("Entry in words"),
         /** Kept as it is in a column of its own. */
@@ -63,6 +80,14 @@ public record Column(Kind kind, Optional<Unit> unit) {
         /** What it is called where one chooses it. */
         public String title() {
             return title;
+        }
+
+        /** Whether it holds a tone, or a part of one. */
+        boolean tone() {
+            return switch (this) {
+                case TONE, TONE_SENT, TONE_HEARD, CODE, CODE_HEARD, POLARITY -> true;
+                default -> false;
+            };
         }
 
         /** Whether several columns may be of this kind. */

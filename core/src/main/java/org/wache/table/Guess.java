@@ -6,6 +6,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import org.wache.audit.context.HouseRules;
 import org.wache.rulebook.Edition;
 import org.wache.typed.AddLine;
@@ -21,6 +22,12 @@ public final class Guess {
     private static final int SAMPLE = 400;
     private static final int ENOUGH = 42;
     private static final double CONTRADICTED = 0.4;
+    /** The steps of radios, in kilohertz. */
+    private static final Pattern STEP = Pattern.compile(
+            "(0?[.,]5|1|2[.,]5|3[.,]125|5|6[.,]25|7[.,]5|8[.,]33|9|10|12[.,]5|15|20|25|30|50|100|200|500|1000)([.,]?0*)( ?k(hz)?)?|auto",
+            Pattern.CASE_INSENSITIVE);
+
+    private static final double SURELY = 0.95;
     private static final double FLAG = 100; // yes and no under "narrow" say more than that N could be a width
 
     private final Table table;
@@ -150,16 +157,34 @@ public final class Guess {
         Contents here = contents.get(column);
         Map<Column.Kind, Integer> byHeading = Headings.fits(headingOf(column));
         Map<Column.Kind, Double> scores = new EnumMap<>(Column.Kind.class);
+        boolean ofTones = byHeading.keySet().stream().anyMatch(Column.Kind::tone);
+        if (ofTones
+                && here.matching(TableReading::isToneUse) > SURELY
+                && here.surelyTones() == 0
+                && here.words() > 0.5) {
+            scores.put(Column.Kind.TONE_USE, FLAG); // "Tone" over none, sent, both
+        }
         byHeading.forEach((kind, fit) -> {
-            if (here.isEmpty() || !contradicts(kind, here)) {
-                scores.merge(
-                        kind, fit + (kind == Column.Kind.NARROW || kind == Column.Kind.WIDE ? FLAG : 0.0), Double::sum);
+            // "Code" alone may count the tones of consumer radios: those have one or two figures
+            boolean counted = kind == Column.Kind.CODE
+                    && !Headings.isDigital(headingOf(column))
+                    && here.matching(cell -> cell.matches("[0-9]{1,2}")) > 0;
+            if (here.isEmpty() || !contradicts(kind, here) && !counted) {
+                scores.merge(kind, fit + more(kind), Double::sum);
             }
         });
         if (!here.isEmpty()) {
             looks(here).forEach((kind, look) -> scores.merge(kind, look, Double::sum));
         }
         return scores;
+    }
+
+    /** What a heading says together with what stands below it, where another kind has the same heading. */
+    private static double more(Column.Kind kind) {
+        return switch (kind) {
+            case NARROW, WIDE, TIME_SLOT, TALK_GROUP, COLOUR_CODE, ACCESS_CODE, CODE, CODE_HEARD, STEP -> FLAG;
+            default -> 0.0;
+        };
     }
 
     private static boolean contradicts(Column.Kind kind, Contents here) {
@@ -173,11 +198,28 @@ public final class Guess {
             case NUMBER -> here.wholeNumbers() < CONTRADICTED;
             case USE -> here.matching(TableReading::isUse) < CONTRADICTED;
             case NARROW, WIDE -> here.matching(TableReading::isYesOrNo) < 1 || here.matching(TableReading::isYes) == 0;
-            case TONE_USE -> here.matching(TableReading::isToneUse) < CONTRADICTED;
+            case TONE_USE, TONE_PARTS ->
+                here.matching(TableReading::isToneUse) < CONTRADICTED
+                        || here.matching(cell -> cell.matches("[0-9.]+")) > 0;
+            case CODE, CODE_HEARD -> here.matching(cell -> isCode(cell)) < CONTRADICTED;
+            case POLARITY ->
+                here.matching(cell -> cell.matches("(?i)[nri]{1,2}|normal|inverted|reverse[d]?|inv|yes|no|y")) < 1;
+            case SKIP -> here.matching(cell -> cell.length() <= 8) < CONTRADICTED;
+            case COLOUR_CODE -> here.matching(cell -> cell.matches("(?i)(cc)? ?([0-9]|1[0-5])|-|none|n/a")) < 1;
+            case TIME_SLOT -> here.matching(cell -> cell.matches("(?i)(ts|slot)? ?[12]|-|none|n/a")) < 1;
+            case TALK_GROUP -> here.matching(cell -> cell.matches("(?i)(tg)? ?[0-9]{1,8}|-|none|n/a")) < 1;
+            case ACCESS_CODE ->
+                here.matching(cell -> cell.matches("(?i)(nac|ran|0x|\\$)? ?[0-9a-f]{1,3}h?|-|none|n/a")) < 1;
+            case CONTACT -> here.words() < CONTRADICTED;
+            case STEP -> here.matching(cell -> STEP.matcher(cell).matches()) < 1;
             case TIMEOUT -> here.matching(cell -> cell.matches("(?i).*[0-9].*|off|none")) < CONTRADICTED;
             case SCAN -> here.matching(cell -> cell.length() <= 8) < CONTRADICTED;
             default -> false;
         };
+    }
+
+    private static boolean isCode(String cell) {
+        return cell.matches("(?i)(d|dcs ?)?[0-7]{1,3} ?([nir]|inv)?|off|none|-+|n/a|csq");
     }
 
     /** What the texts alone look like; a heading that says the same comes on top. */

@@ -51,7 +51,25 @@ final class Headings {
                 "rx tone|rx ctcss|rx pl|ctcss rx|tone rx|pl rx|output tone|tone out|pl out|downlink tone"
                         + "|decode|dec|ctcss dec|decode tone|ctcss decode|tone decode|tone dec|rx code|rx dcs|rx qt/dqt|rx ctcss/dcs"
                         + "|receive tone|receive pl|r ctcss|tsql|tone squelch|opens on|pl decode|pl dec|ctcss out|rx qt|rcv tone");
-        say(Column.Kind.TONE_USE, "tone mode|tone type|squelch|squelch mode|squelch type|sq type|sq mode|tone use");
+        say(
+                Column.Kind.TONE_USE,
+                "tone mode|tone type|squelch|squelch mode|squelch type|sq type|sq mode|tone use|tone kind|kind of tone"
+                        + "|signalling|signaling|tone system|tone setting|tone option|tone in use|sq|sql|sql mode");
+        say(
+                Column.Kind.TONE_PARTS,
+                "cross mode|tone cross|cross|different|split tone|split tones|tone sides|cross kind|tone split");
+        say(
+                Column.Kind.CODE,
+                "code|dcs|dcs code|dtcs|dtcs code|dpl|dpl code|cdcss|cdcss code|dqt|digital code|tx dcs|tx dtcs|dcs tx|dtcs tx"
+                        + "|tx dpl|code sent|dcs encode|dcs enc|sent code|dcs sent|tx dcs code|tx dtcs code|transmit code");
+        say(
+                Column.Kind.CODE_HEARD,
+                "rx dcs|rx dtcs|dcs rx|dtcs rx|rx dtcs code|rx dcs code|rx dpl|dcs decode|dcs dec|code heard|received code"
+                        + "|receive code|dcs received|rx digital code|code received");
+        say(
+                Column.Kind.POLARITY,
+                "polarity|dcs polarity|dtcs polarity|code polarity|dcs pol|pol|inverted|inversion|dcs invert|dcs inverted"
+                        + "|normal/inverted|code inverted");
         say(
                 Column.Kind.MODE,
                 "mode|modulation|mod|emission|emission designator|designator|em|width|bandwidth|bw|band width"
@@ -84,6 +102,25 @@ final class Headings {
         say(Column.Kind.USE, "use|usage|simplex/repeater|repeater/simplex|rpt/simplex|operation|type|kind");
         say(Column.Kind.SERVICE, "service|radio service|svc");
         say(Column.Kind.SCAN, "scan|scan list|scan?|scan add|in scan|scanned");
+        say(
+                Column.Kind.STEP,
+                "step|steps|tuning step|tune step|ts|st|tuning|freq step|frequency step|step size|raster|increment|step khz");
+        say(Column.Kind.SKIP, "skip|lockout|l/o|lock out|scan skip|skip scan|skipped|scan lockout|locked out");
+        say(Column.Kind.COLOUR_CODE, "colour code|color code|cc|colour|color|dmr cc|dmr color code|dmr colour code");
+        say(
+                Column.Kind.TIME_SLOT,
+                "time slot|timeslot|slot|ts|dmr slot|tslot|repeater slot|dmr time slot|dmr timeslot|slot no|time slot no");
+        say(
+                Column.Kind.TALK_GROUP,
+                "talk group|talkgroup|tg|tg id|tgid|talk group id|talkgroup id|tg number|talk group number|tg no|group id"
+                        + "|talk group no|dmr tg|dmr id");
+        say(
+                Column.Kind.CONTACT,
+                "contact|contact name|tx contact|talk group name|talkgroup name|tg name|dmr contact|call contact");
+        say(
+                Column.Kind.ACCESS_CODE,
+                "nac|network access code|ran|random access number|p25 nac|nxdn ran|digital squelch|dsq|dg-id|dgid"
+                        + "|digital squelch code|digital access code|dsql");
         say(
                 Column.Kind.TIMEOUT,
                 "time-out|timeout|tot|time out|time out timer|time-out timer|timeout timer|timeout s|tot s");

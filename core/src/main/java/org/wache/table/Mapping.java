@@ -27,6 +27,16 @@ public record Mapping(
         return columns.stream().anyMatch(column -> column.kind() == kind);
     }
 
+    /** The first column of this kind; -1 where there is none. */
+    public int column(Column.Kind kind) {
+        for (int i = 0; i < columns.size(); i++) {
+            if (columns.get(i).kind() == kind) {
+                return i;
+            }
+        }
+        return -1;
+    }
+
     /** The position of the first row of entries. */
     public int first() {
         return heading.map(row -> row + 1).orElse(0);

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import org.wache.audit.context.HouseRules;
 import org.wache.channel.Channel;
@@ -58,6 +59,10 @@ public record TableReading(List<String> extraColumns, List<RowReading> rows) {
             "no tx",
             "inhibit",
             "disabled");
+    private static final Set<String> SPLIT = Set.of("split", "odd", "odd split", "separate", "tx", "transmit");
+    /** No service's pairs are further apart than these hertz below 1 GHz. */
+    private static final long LARGER_THAN_OFFSETS = 60_000_000;
+
     private static final Set<String> REPEATER =
             Set.of("repeater", "rpt", "rptr", "r", "duplex", "repeater pair", "semi-duplex");
     private static final Set<String> LISTEN = Set.of(
@@ -65,22 +70,11 @@ public record TableReading(List<String> extraColumns, List<RowReading> rows) {
     private static final Set<String> DIRECT = Set.of("direct", "simplex", "s", "talkaround", "simp", "sx");
     private static final Set<String> YES = Set.of("y", "yes", "x", "1", "true", "on", "+", "\u2713", "add", "ja");
     private static final Set<String> NO = Set.of("n", "no", "0", "false", "off", "skip", "nein");
-    private static final Set<String> TONE_NONE = Set.of("none", "off", "csq", "carrier", "open", "no", "-", "cs");
-    private static final Set<String> TONE_SENT =
-            Set.of("tone", "enc", "encode", "t", "tx", "ctcss", "pl", "dcs", "dpl", "tx only", "send");
-    private static final Set<String> TONE_BOTH = Set.of(
-            "tsql",
-            "both",
-            "enc/dec",
-            "encode/decode",
-            "t/r",
-            "tr",
-            "ct",
-            "tone sql",
-            "tone squelch",
-            "sql",
-            "tx/rx",
-            "dtcs");
+    /** Words in a note that say that one may not talk there. Common practice, no source. */
+    private static final Pattern LISTENS = Pattern.compile(
+            "\\b(listen(ing)? only|only listen(ing)?|receive only|rx[- ]?only|rxo|monitor(ing)? only|only monitor|do not (transmit|tx|key|talk)"
+                    + "|don't (transmit|tx|key|talk)|no (tx|transmit|transmitting|talking)|never (transmit|key|talk)|scan only)\\b"
+                    + "|^(rx|listen|monitor)[.!]?$");
 
     /**
      * What became of a row.
@@ -121,8 +115,7 @@ public record TableReading(List<String> extraColumns, List<RowReading> rows) {
     }
 
     static boolean isToneUse(String cell) {
-        String plain = Plain.of(cell);
-        return TONE_NONE.contains(plain) || TONE_SENT.contains(plain) || TONE_BOTH.contains(plain);
+        return ToneKind.read(cell).isPresent();
     }
 
     /** The rows that became entries, as a list. */
@@ -157,6 +150,7 @@ public record TableReading(List<String> extraColumns, List<RowReading> rows) {
         private final Map<String, Optional<WrittenMode>> modes = new HashMap<>();
         private final Map<String, Optional<WrittenPower>> powers = new HashMap<>();
         private final Map<String, Optional<Shift>> shifts = new HashMap<>();
+        private final RowTones tonesByKind;
         private int numbered;
 
         Reader(Table table, Mapping mapping, Edition edition, HouseRules house) {
@@ -164,9 +158,10 @@ public record TableReading(List<String> extraColumns, List<RowReading> rows) {
             this.mapping = mapping;
             this.edition = edition;
             this.house = house;
+            this.tonesByKind = new RowTones(table, mapping, edition.tones());
             for (int i = 0; i < mapping.columns().size(); i++) {
                 Column.Kind kind = mapping.columns().get(i).kind();
-                if (kind == Column.Kind.KEEP || kind == Column.Kind.PLACE) {
+                if (kind == Column.Kind.KEEP || kind == Column.Kind.PLACE || kind == Column.Kind.STEP) {
                     kept.add(i);
                     extraColumns.add(freeHeading(heading(i)));
                 }
@@ -232,7 +227,7 @@ public record TableReading(List<String> extraColumns, List<RowReading> rows) {
                         "It has more cells than the table has headings. A number with a decimal comma has to stand in quotes, or"
                                 + " the cells be parted by semicolons.");
             }
-            Sketch sketch = new Sketch();
+            Sketch sketch = new Sketch().filledInByProgram();
             Map<Field, String> joined = new HashMap<>();
             for (int i = 0; i < mapping.columns().size(); i++) {
                 String cell = row.cell(i);
@@ -243,7 +238,11 @@ public record TableReading(List<String> extraColumns, List<RowReading> rows) {
                     }
                 }
             }
+            if (tonesByKind.govern()) {
+                tonesByKind.into(sketch, row);
+            }
             withoutDirection(sketch, row);
+            asNoted(sketch, joined);
             Optional.ofNullable(joined.remove(Field.NAME)).ifPresent(sketch::otherwiseCalled);
             joined.forEach(sketch::text);
             if (sketch.receive().isEmpty()) {
@@ -318,6 +317,9 @@ public record TableReading(List<String> extraColumns, List<RowReading> rows) {
                     return AddLine.into(sketch, cell, edition);
                 }
                 case TONE, TONE_SENT, TONE_HEARD -> {
+                    if (tonesByKind.govern()) {
+                        return Optional.empty(); // which of them count, one column says for all
+                    }
                     if (Plain.of(cell)
                             .matches("cc\\s*[0-9]{1,2}")) { // a colour code tells digital radios apart, and is no tone
                         joined.merge(Field.NOTE, cell, (one, other) -> one + " · " + other);
@@ -329,7 +331,21 @@ public record TableReading(List<String> extraColumns, List<RowReading> rows) {
                         tone(sketch, column.kind(), octal ? "D" + cell.strip() : cell);
                     }
                 }
-                case TONE_USE -> toneUse(sketch, cell);
+                case CODE, CODE_HEARD -> {
+                    if (!tonesByKind.govern()) {
+                        one(
+                                sketch,
+                                column.kind() == Column.Kind.CODE_HEARD
+                                        ? Column.Kind.TONE_HEARD
+                                        : mapping.has(Column.Kind.CODE_HEARD)
+                                                ? Column.Kind.TONE_SENT
+                                                : Column.Kind.TONE,
+                                cell.matches("[0-7]{1,3}[nirNIR]?") ? "D" + cell : cell);
+                    }
+                }
+                case SKIP -> sketch.text(Field.SCAN, NO.contains(Plain.of(cell)) ? "yes" : "no");
+                case COLOUR_CODE, TIME_SLOT, TALK_GROUP, ACCESS_CODE -> digital(sketch, column.kind(), cell);
+                case CONTACT -> sketch.text(Field.CONTACT, cell);
                 case MODE ->
                     modes.computeIfAbsent(cell, WrittenMode::read)
                             .ifPresentOrElse(sketch::mode, () -> sketch.unread(Field.MODE, cell));
@@ -338,6 +354,29 @@ public record TableReading(List<String> extraColumns, List<RowReading> rows) {
                 default -> {} // kept in a column of its own, or left out
             }
             return Optional.empty();
+        }
+
+        /** A note that says so makes an entry listen. */
+        private static void asNoted(Sketch sketch, Map<Field, String> joined) {
+            String note = joined.getOrDefault(Field.NOTE, "");
+            if (LISTENS.matcher(Plain.of(note)).find()) {
+                sketch.listens().note(Said.because(Field.TX_MHZ, "never talks", "the note says so: “" + note + "”"));
+            }
+        }
+
+        private static void digital(Sketch sketch, Column.Kind kind, String cell) {
+            String figures = Plain.of(cell)
+                    .replaceFirst("^(cc|ts|slot|tg|nac|ran|0x|\\$)\\s*", "")
+                    .replaceFirst("h$", "");
+            if (figures.matches("-+|none|n/a|off")) {
+                return;
+            }
+            switch (kind) {
+                case COLOUR_CODE -> sketch.text(Field.COLOUR_CODE, figures);
+                case TIME_SLOT -> sketch.text(Field.TIME_SLOT, figures);
+                case TALK_GROUP -> sketch.text(Field.TALK_GROUP, figures);
+                default -> sketch.text(Field.ACCESS_CODE, figures.toUpperCase(java.util.Locale.ROOT));
+            }
         }
 
         private String service(String cell) {
@@ -405,19 +444,33 @@ public record TableReading(List<String> extraColumns, List<RowReading> rows) {
         }
 
         private Optional<String> shift(Sketch sketch, Column column, int index, String cell) {
+            if (inPlaceOfSize(sketch, column, cell)) {
+                return Optional.empty();
+            }
+            String plain = Plain.of(cell);
             Optional<Shift> read = shifts.computeIfAbsent(index + " " + cell, any -> Shift.read(cell, column.unit()));
-            if (read.isEmpty() && Set.of("split", "odd", "odd split").contains(Plain.of(cell))) {
-                return Optional.empty(); // the transmit column says where
+            if (read.isEmpty() && SPLIT.contains(plain)) {
+                return Optional.empty(); // the transmit column says where, or the size is no size
+            }
+            if (LISTEN.contains(plain) || plain.equals("off") && beside(Column.Kind.SHIFT, index)) {
+                sketch.listens();
+                if (plain.equals("off")) {
+                    sketch.note(Said.because(
+                            Field.TX_MHZ,
+                            "never talks",
+                            "“off” under " + heading(index) + " switches transmitting off"));
+                }
+                return Optional.empty();
             }
             if (read.isEmpty()) {
                 Optional<WrittenFrequency> input = WrittenFrequency.read(cell, column.unit());
-                if (LISTEN.contains(Plain.of(cell))) {
-                    sketch.listens();
-                    return Optional.empty();
-                }
                 return input.isEmpty()
                         ? Optional.of("“" + cell + "” under " + heading(index) + " is no offset.")
                         : Optional.empty();
+            }
+            if (plain.equals("off")) {
+                sketch.note(Said.doubtful(
+                        Field.TX_MHZ, "no offset", "“off” may mean that it never transmits: look whether it does"));
             }
             Optional<Shift> both =
                     sketch.shift().isEmpty() ? read : sketch.shift().get().and(read.get());
@@ -427,6 +480,31 @@ public record TableReading(List<String> extraColumns, List<RowReading> rows) {
             }
             sketch.shifted(both.get());
             return Optional.empty();
+        }
+
+        private boolean beside(Column.Kind kind, int index) {
+            return IntStream.range(0, mapping.columns().size())
+                    .anyMatch(i -> i != index && mapping.columns().get(i).kind() == kind);
+        }
+
+        /** A frequency where the size of an offset should stand is where it talks. */
+        private boolean inPlaceOfSize(Sketch sketch, Column column, String cell) {
+            boolean whole = cell.strip().matches("[0-9]{2,4}[.,][0-9]{2,6}( ?[mM][hH][zZ])?");
+            Optional<WrittenFrequency> read = whole
+                            && column.unit()
+                                    .filter(unit -> unit != org.wache.typed.Unit.MEGAHERTZ)
+                                    .isEmpty()
+                    ? WrittenFrequency.read(cell, Optional.of(org.wache.typed.Unit.MEGAHERTZ))
+                    : Optional.empty();
+            Optional<WrittenFrequency> found =
+                    read.filter(each -> each.frequency().hertz() >= LARGER_THAN_OFFSETS
+                            && edition.plausible().contains(each.frequency()));
+            found.ifPresent(each -> sketch.talksOn(each.frequency())
+                    .note(Said.because(
+                            Field.TX_MHZ,
+                            "talks on " + each.frequency(),
+                            "“" + cell + "” is no offset but a frequency")));
+            return found.isPresent();
         }
 
         private Optional<String> channel(Sketch sketch, int index, String cell) {
@@ -477,17 +555,6 @@ public record TableReading(List<String> extraColumns, List<RowReading> rows) {
                     default -> sketch.tone(tone, read.get().code().isPresent());
                 }
             });
-        }
-
-        private static void toneUse(Sketch sketch, String cell) {
-            String plain = Plain.of(cell);
-            if (TONE_NONE.contains(plain)) {
-                sketch.withoutTones();
-            } else if (TONE_BOTH.contains(plain)) {
-                sketch.bothWays();
-            } else if (TONE_SENT.contains(plain)) {
-                sketch.sendsOnly();
-            }
         }
 
         private void power(Sketch sketch, String cell) {

@@ -1,6 +1,7 @@
 package org.wache.typed;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -33,6 +34,9 @@ public final class AddLine {
     private static final Pattern TWO_TONES = Pattern.compile("([^/]+)/([^/]+)");
     private static final Pattern SIZE =
             Pattern.compile("[0-5]?[0-9]?(?:[.,][0-9]{1,4})?(?:mhz|m)?|[0-9]{2,4}(?:khz|k)|100[0]|1600|[56]00");
+
+    /** What can only have been meant as a figure. */
+    private static final Pattern LEFT_OVER = Pattern.compile("[0-9]+[.,][0-9]+(?:hz)?");
 
     private final Edition edition;
     private final HouseRules house;
@@ -76,13 +80,38 @@ public final class AddLine {
             return new Meaning(Understood.not("A line has up to " + LONGEST + " characters."), List.of());
         }
         Sketch sketch = new Sketch();
-        List<String> words = split(withoutNumber(line, sketch));
+        List<String> words = Phrases.plainly(split(withoutNumber(line, sketch)), edition, sketch);
         if (words.isEmpty()) {
             return new Meaning(Understood.not("A frequency or a channel is missing."), List.of());
         }
         AddLine reading = new AddLine(edition, house, words, sketch);
         Understood best = reading.understood();
         return new Meaning(best, best.problem().isPresent() ? List.of() : others(edition, house, words));
+    }
+
+    /**
+     * The entries of what was typed or pasted: a line each, without bullets; and those of one line that are parted by
+     * semicolons or tabs, where each part is an entry by itself.
+     */
+    public static List<String> parts(String text, Edition edition) {
+        List<String> all = new ArrayList<>();
+        for (String line : text.split("\\R")) {
+            List<String> parts = Arrays.stream(line.split("[;\t]"))
+                    .map(String::strip)
+                    .filter(part -> !part.isEmpty())
+                    .toList();
+            boolean several = parts.size() > 1
+                    && parts.stream().allMatch(part -> read(part, edition, HouseRules.NONE)
+                            .best()
+                            .problem()
+                            .isEmpty());
+            if (several) {
+                all.addAll(parts);
+            } else if (!line.isBlank()) {
+                all.add(line.strip());
+            }
+        }
+        return all;
     }
 
     /** The line behind a number that it begins with, which goes into the sketch, or behind a bullet. */
@@ -108,7 +137,8 @@ public final class AddLine {
      * @return why it cannot be read
      */
     public static Optional<String> into(Sketch sketch, String text, Edition edition) {
-        AddLine reading = new AddLine(edition, HouseRules.NONE, split(withoutNumber(text, sketch)), sketch);
+        List<String> words = Phrases.plainly(split(withoutNumber(text, sketch)), edition, sketch);
+        AddLine reading = new AddLine(edition, HouseRules.NONE, words, sketch);
         Optional<String> problem = reading.takeAll();
         if (problem.isEmpty() && !reading.called().isEmpty() && !sketch.has(Field.NAME)) {
             sketch.otherwiseCalled(reading.called());
@@ -178,11 +208,27 @@ public final class AddLine {
         if (problem.isPresent()) {
             return Understood.not(problem.get());
         }
+        setAside();
         String called = called();
         if (!called.isEmpty()) {
             sketch.text(Field.NAME, called).note(Said.plainly(Field.NAME, "called “" + called + "”"));
         }
         return sketch.settle(edition, house, Sketch.Unsaid.BY_PLAN);
+    }
+
+    /** A figure that nothing else wanted is no name: it is kept where it is seen. */
+    private void setAside() {
+        List<String> left =
+                name.stream().filter(word -> LEFT_OVER.matcher(word).matches()).toList();
+        if (!left.isEmpty()) {
+            name.removeAll(left);
+            String figures = String.join(" ", left);
+            sketch.text(Field.NOTE, "left over: " + figures)
+                    .note(Said.doubtful(
+                            Field.NOTE,
+                            "“" + figures + "” was left over",
+                            "it is no tone of the tables, no offset and no frequency, and stands in the note"));
+        }
     }
 
     private String next() {
@@ -199,10 +245,21 @@ public final class AddLine {
 
     private Optional<String> take(String written) {
         if (written.startsWith("\"")) {
+            List<Channels.Named> pair = sketch.receive().isEmpty() && written.endsWith(" pair")
+                    ? Channels.named(edition, written.substring(1))
+                    : List.of();
+            if (!pair.isEmpty()) {
+                pair.get(0).into(sketch);
+                service = true;
+                return Optional.empty();
+            }
             name.add(written.substring(1));
             return Optional.empty();
         }
         String word = Plain.unbracketed(Plain.of(written));
+        if (digital(word)) {
+            return Optional.empty();
+        }
         if (word.isEmpty() || word.equals("mhz") || word.equals("hz") || word.equals("@")) {
             return Optional.empty();
         }
@@ -211,6 +268,17 @@ public final class AddLine {
         }
         fault = Optional.empty();
         return keyword(word) ? fault : figure(word, written);
+    }
+
+    private boolean digital(String word) {
+        String afterNext = at + 1 < words.size() ? Plain.of(words.get(at + 1)) : "";
+        Optional<DigitalWords.Setting> setting = DigitalWords.read(word, next(), afterNext);
+        setting.ifPresent(found -> {
+            at += found.words() - 1;
+            sketch.text(found.field(), found.text());
+            found.mode().ifPresent(sketch::impliedBySetting);
+        });
+        return setting.isPresent();
     }
 
     /** Before a frequency is known: a service, a channel's name, a frequency, or a number or name ahead of it. */
@@ -242,6 +310,19 @@ public final class AddLine {
         if (word.equals("ch") || word.equals("channel")) {
             return Optional.empty();
         }
+        if (word.matches("[0-9]{1,2}[a-z]?") && Channels.isService(edition, next())) { // "5 murs"
+            String ofService = next();
+            at++;
+            return channel(ofService, word);
+        }
+        if (Phrases.isBand(edition, word)) {
+            return Optional.of(
+                    "Which frequency on " + word.replaceFirst("(?=c?m$)", " ") + "? A band alone is no channel.");
+        }
+        boolean direct = word.equals("simplex") || word.equals("direct");
+        if (direct && followedByFrequency()) {
+            return shift(word);
+        }
         Matcher two = TWO.matcher(word);
         if (two.matches()) {
             return both(two.group(1), two.group(2));
@@ -262,6 +343,12 @@ public final class AddLine {
             if (!named.isEmpty()) {
                 named.get(0).into(sketch);
                 service = true;
+                if (!name.isEmpty() && word.matches("[0-9]{1,2}")) {
+                    sketch.note(Said.doubtful(
+                            Field.RX_MHZ,
+                            "channel " + word + " of personal radio",
+                            "“" + String.join(" ", name) + "” is taken for its name: no service here is called so"));
+                }
                 return Optional.empty();
             }
             Matcher coded = WITH_CODE.matcher(word);
@@ -281,6 +368,11 @@ public final class AddLine {
             return Optional.empty();
         }
         if (List.of("rx", "hears", "out", "output", "freq").contains(word) && followedByFrequency()) {
+            return Optional.empty();
+        }
+        Optional<WrittenMode> mode = later && word.length() > 1 ? WrittenMode.read(word) : Optional.empty();
+        if (mode.flatMap(WrittenMode::mode).isPresent()) {
+            sketch.mode(mode.get());
             return Optional.empty();
         }
         name.add(written);
@@ -357,6 +449,9 @@ public final class AddLine {
     private boolean keyword(String word) {
         switch (word) {
             case "listen", "listening", "monitor", "mon", "rxonly", "rx-only", "rx", "receive", "rcv", "hear" -> {
+                if (word.equals("rx") && oneSide(false)) { // a tone and no frequency
+                    return true;
+                }
                 if (!hasFrequencyNext()) {
                     sketch.listens();
                 }
@@ -366,6 +461,20 @@ public final class AddLine {
             case "rpt", "rptr", "repeater" -> {
                 sketch.throughRepeater();
                 return true;
+            }
+            case "r", "dec", "decode", "squelch", "sq", "opens" -> {
+                return oneSide(false) || repeaterBehind(word);
+            }
+            case "t", "enc", "encode", "sends" -> {
+                return oneSide(true);
+            }
+            case "no", "without" -> {
+                boolean none = next().matches("tones?|pl|ctcss|code");
+                at += none ? 1 : 0;
+                return none;
+            }
+            case "c", "ct", "dpl", "dcs", "dtcs", "cdcss" -> {
+                return toneBehind(word);
             }
             case "tx",
                     "in",
@@ -390,6 +499,13 @@ public final class AddLine {
             }
             case "code" -> {
                 fault = code(next());
+                if (fault.isEmpty()
+                        && WrittenTone.read("code " + next(), edition.tones()).isPresent()) {
+                    sketch.note(Said.doubtful(
+                            Field.TX_TONE,
+                            "code " + next() + " of the 38",
+                            "some makers number their codes otherwise: look whether this radio's table says the same"));
+                }
                 at++;
                 return true;
             }
@@ -424,8 +540,53 @@ public final class AddLine {
         return WRITTEN_OUT.matcher(next()).matches();
     }
 
+    /** "TX 71.9", "RX 71.9": the tone of one side. */
+    private boolean oneSide(boolean sent) {
+        Optional<Tone> tone = hasFrequencyNext() && !isTone(next())
+                ? Optional.empty()
+                : WrittenTone.read(next(), edition.tones())
+                        .filter(read -> read.code().isEmpty())
+                        .flatMap(WrittenTone::tone)
+                        .filter(edition.tones()::knows);
+        tone.ifPresent(found -> {
+            at++;
+            if (sent) {
+                sketch.sends(found);
+            } else {
+                sketch.opensOn(found);
+            }
+        });
+        return tone.isPresent();
+    }
+
+    /** "146.94 r": through the repeater. */
+    private boolean repeaterBehind(String word) {
+        boolean said = word.equals("r") && at == words.size();
+        if (said) {
+            sketch.throughRepeater();
+        }
+        return said;
+    }
+
+    /** "C 74.4", "dpl 023": a tone under the word that says which kind it is. */
+    private boolean toneBehind(String word) {
+        boolean digital = word.startsWith("d") || word.startsWith("cd");
+        Optional<WrittenTone> read = digital && !next().matches("d?[0-7]{1,3}[nipr]?(?:nv)?")
+                ? Optional.empty()
+                : WrittenTone.read(digital ? "dcs " + next().replaceFirst("^d", "") : next(), edition.tones());
+        Optional<Tone> tone = read.flatMap(WrittenTone::tone);
+        tone.ifPresent(found -> {
+            at++;
+            tone(found, false, "");
+        });
+        return tone.isPresent();
+    }
+
     /** A word that only says what the next one is: it is passed over when such a one follows. */
     private boolean prefix(String word) {
+        if (word.equals("tx") && oneSide(true)) {
+            return true;
+        }
         boolean toneFollows = WrittenTone.read(next(), edition.tones()).isPresent();
         return switch (word) {
             case "pl", "ctcss", "tone", "tones" -> toneFollows || tones > 0;
@@ -441,6 +602,11 @@ public final class AddLine {
             return Optional.of("Which code? Write code 1 to 38.");
         }
         Optional<WrittenTone> read = WrittenTone.read("code " + number, edition.tones());
+        Optional<Tone> hertz = read.isEmpty() ? hertz(number) : Optional.empty();
+        if (hertz.isPresent()) {
+            tone(hertz.get(), true, "“" + number + "” is no code of the 38, and a tone in hertz");
+            return Optional.empty();
+        }
         if (read.isEmpty()) {
             return Optional.of(
                     "Code " + number + " is not one of the 38; digital codes are numbered by each maker. Write the"
@@ -448,6 +614,27 @@ public final class AddLine {
         }
         read.get().tone().ifPresent(tone -> tone(tone, true, "code " + number + " is " + tone.text() + " Hz"));
         return Optional.empty();
+    }
+
+    /** The tone of a whole number of hertz, said in full or without its decimal: 67, 100, 71 for 71.9. */
+    private Optional<Tone> hertz(String number) {
+        if (!number.matches("[0-9]{2,3}")) {
+            return Optional.empty();
+        }
+        int whole = Integer.parseInt(number) * 10;
+        List<Tone.Ctcss> near = edition.tones().ctcss().stream()
+                .filter(each -> each.tenths() >= whole && each.tenths() < whole + 10)
+                .toList();
+        Optional<Tone.Ctcss> exact =
+                near.stream().filter(each -> each.tenths() == whole).findFirst();
+        if (exact.isEmpty() && near.size() == 1) {
+            sketch.note(Said.doubtful(
+                    Field.TX_TONE,
+                    "tone " + near.get(0).text(),
+                    "“" + number + "” taken for the only tone of the table that begins so"));
+            return Optional.of(near.get(0));
+        }
+        return exact.map(Tone.class::cast);
     }
 
     private void tone(Tone tone, boolean both, String why) {
@@ -503,6 +690,11 @@ public final class AddLine {
         boolean smallNumber = word.matches("[0-9]{1,2}");
         if (smallNumber && service) {
             return code(word);
+        }
+        Optional<Tone> hertz = smallNumber && word.length() == 2 ? hertz(word) : Optional.empty();
+        if (hertz.isPresent()) {
+            tone(hertz.get(), false, "");
+            return Optional.empty();
         }
         Optional<Shift> bare = word.matches("[0-9]?[.,]?[0-9]") ? Shift.read(word, Optional.empty()) : Optional.empty();
         if (bare.isPresent()

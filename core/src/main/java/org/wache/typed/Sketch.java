@@ -49,6 +49,8 @@ public final class Sketch {
     private Optional<Tone> sends = Optional.empty();
     private Optional<Tone> opensOn = Optional.empty();
     private WrittenMode mode = new WrittenMode(Optional.empty(), Optional.empty(), Optional.empty(), false);
+    private Mode implied;
+    private boolean byProgram;
     private String fallbackName = "";
 
     /** Any field as text, as it was written: number, name, note, service, scan, time-out. */
@@ -167,6 +169,18 @@ public final class Sketch {
         return this;
     }
 
+    /** A setting that only one mode has says the mode, where no other is named. */
+    public Sketch impliedBySetting(Mode only) {
+        implied = only;
+        return this;
+    }
+
+    /** It comes from a program that fills in where one talks: where nobody may, it listens. */
+    public Sketch filledInByProgram() {
+        byProgram = true;
+        return this;
+    }
+
     /** Something to tell about how a word was taken. */
     public Sketch note(Said more) {
         heardWords.add(more);
@@ -185,6 +199,19 @@ public final class Sketch {
         Optional<String> problem = settleTransmit(edition, unsaid);
         if (problem.isPresent()) {
             return new Understood(Map.of(), said, problem);
+        }
+        if (byProgram
+                && !listen
+                && receive.equals(transmit)
+                && edition.ashoreAt(receive).isEmpty()) {
+            listen = true;
+            said.removeIf(each -> each.field() == Field.TX_MHZ);
+            said.add(Said.doubtful(
+                    Field.TX_MHZ,
+                    "listens only",
+                    edition.allocation(receive)
+                            .map(whose -> "nobody whom the list is for may key there: it belongs to " + whose.whose())
+                            .orElse("nobody whom the list is for may key there")));
         }
         boolean talks = transmit != null && !listen;
         fields.put(Field.RX_MHZ, receive.megahertz());
@@ -208,6 +235,10 @@ public final class Sketch {
         }
         if (transmit != null) {
             String how = transmit.equals(receive) ? "direct" : "talks on " + transmit;
+            if (shift != null && contradicts(shift, transmit.minus(receive))) {
+                said.add(Said.doubtful(
+                        Field.TX_MHZ, how, "an offset is given too, and leads elsewhere: the frequency is taken"));
+            }
             said.add(
                     transmit.equals(receive)
                             ? Said.plainly(Field.TX_MHZ, how)
@@ -231,6 +262,14 @@ public final class Sketch {
             return settleShift(edition, shift);
         }
         return repeater ? settleShift(edition, new Shift(false, 0, Optional.empty())) : settleUnsaid(edition, unsaid);
+    }
+
+    /** Whether an offset that was given is not the way from where it hears to where it talks. */
+    private static boolean contradicts(Shift given, long way) {
+        return given.direct()
+                ? way != 0
+                : given.sign() != 0 && given.sign() != Long.signum(way)
+                        || given.hertz().filter(size -> size != Math.abs(way)).isPresent();
     }
 
     /** A sign, a size, both, or only that there is a repeater: what is not said comes from the plan. */
@@ -333,11 +372,14 @@ public final class Sketch {
             return;
         }
         boolean fm =
-                mode.mode().map(given -> given == Mode.FM || given == Mode.NFM).orElse(true);
+                mode.mode().map(given -> given == Mode.FM || given == Mode.NFM).orElse(implied == null);
         if (fm && mode.narrow().isPresent()) {
             fields.put(Field.MODE, mode.narrow().get() ? Mode.NFM.name() : Mode.FM.name());
         } else if (mode.mode().isPresent()) {
             fields.put(Field.MODE, mode.mode().get().name());
+        } else if (implied != null) {
+            fields.put(Field.MODE, implied.name());
+            said.add(Said.because(Field.MODE, implied.name(), "what is said of it only that mode has"));
         } else {
             UsualMode.Usual usual =
                     UsualMode.of(edition, where, receive, talks, fields.getOrDefault(Field.SERVICE, ""));

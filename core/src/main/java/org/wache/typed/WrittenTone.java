@@ -24,7 +24,7 @@ public record WrittenTone(Optional<Tone> tone, Optional<Integer> code) {
             "(?:dcs|dpl|dtcs|dtc|cdcss|dqt|d)[\\s:.-]*([0-7]{1,3})[\\s-]*([nipr]|inv|inverted|norm|normal|rev)?");
     private static final Pattern DIGITAL_BY_SUFFIX = Pattern.compile("([0-7]{3})\\s*([nir])");
     private static final Pattern CONTINUOUS = Pattern.compile(
-            "(?:ctcss|pl|tone|tpl|tsql|tsq|qt|enc|dec|tn|t|ct|r)?[\\s:.=-]*([0-9]{1,4}(?:[.,][0-9]{1,3})?)\\s*(?:hz|pl|t)?");
+            "(?:ctcss|pl|tone|tpl|tsql|tsq|qt|enc|dec|tn|t|ct|c|r)?[\\s:.=-]*([0-9]{1,4}(?:[.,][0-9]{1,3})?)\\s*(?:hz|pl|t)?");
     private static final Pattern CODE = Pattern.compile("(?:code|privacy code|priv|pc|#)[\\s:.-]*([0-9]{1,3})");
     private static final Pattern BURST =
             Pattern.compile("b?\\s*(1000|1450|1750|2100)\\s*(?:hz)?(?:\\s*burst)?|(?:tone )?burst");

@@ -3,13 +3,16 @@ package org.wache.audit;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import org.wache.audit.context.AuditContext;
 import org.wache.audit.rules.Register;
 import org.wache.channel.Channel;
 import org.wache.channel.ChannelList;
+import org.wache.channel.Field;
 import org.wache.exchange.HolderShorthand;
 import org.wache.rulebook.Edition;
 import org.wache.rulebook.RulebookReader;
+import org.wache.signal.Mode;
 
 /** Audits for tests. */
 public final class Audits {
@@ -40,6 +43,20 @@ public final class Audits {
 
     public static ChannelList list(Channel... channels) {
         return new ChannelList("test", List.of(), List.of(channels));
+    }
+
+    /** An entry with the codes that its digital mode needs, so that a case about something else is about that alone. */
+    public static Channel withCodes(Channel channel) {
+        return switch (channel.mode().orElse(Mode.FM)) {
+            case DMR ->
+                channel.with(
+                        channel.isPair()
+                                ? Map.of(Field.COLOUR_CODE, "1", Field.TIME_SLOT, "1", Field.TALK_GROUP, "9")
+                                : Map.of(Field.COLOUR_CODE, "1", Field.TALK_GROUP, "9"));
+            case P25 -> channel.with(Map.of(Field.ACCESS_CODE, "293"));
+            case NXDN -> channel.with(Map.of(Field.ACCESS_CODE, "1"));
+            default -> channel;
+        };
     }
 
     /** The rules that found something on an entry. */

@@ -43,7 +43,7 @@ class CaseTablesTest {
             texts.put(FIELDS.get(i), row.getString(i) == null ? "" : row.getString(i));
         }
         return Audits.auditor(LocalDate.parse(row.getString(10)), row.getString(9))
-                .audit(Audits.list(Channel.of(texts)));
+                .audit(Audits.list(Audits.withCodes(Channel.of(texts))));
     }
 
     @Test

@@ -35,7 +35,7 @@ class ElsewhereTest {
     }
 
     private static Channel channel(String receive, String transmit, String mode, String power, String tone) {
-        return Channel.of(Map.of(
+        return Audits.withCodes(Channel.of(Map.of(
                 Field.RX_MHZ,
                 receive,
                 Field.TX_MHZ,
@@ -45,7 +45,7 @@ class ElsewhereTest {
                 Field.POWER_W,
                 power,
                 Field.TX_TONE,
-                tone == null ? "" : tone));
+                tone == null ? "" : tone)));
     }
 
     @ParameterizedTest(name = "{0} {1}/{2} {3} {4} W by {6}: {7} ({9})")

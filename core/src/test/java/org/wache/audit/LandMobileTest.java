@@ -85,7 +85,7 @@ class LandMobileTest {
         }
         texts.put(Field.USE, row.getString(9).equals(row.getString(10)) ? "direct" : "repeater");
         texts.put(Field.TX_TONE, row.getString(9).equals(row.getString(10)) ? "" : "100.0");
-        return new Auditor(Register.ALL, context).audit(Audits.list(Channel.of(texts)));
+        return new Auditor(Register.ALL, context).audit(Audits.list(Audits.withCodes(Channel.of(texts))));
     }
 
     private static Optional<Area> area(String text) {

@@ -91,4 +91,34 @@ class ShortNamesTest {
                     .hasSize(60);
         }
     }
+
+    /** What makes entries differ survives the cut; common practice, no source. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "Ferry Landing North; Ferry Landing South; Ferry Landing 12 | 6",
+                "Ferry Landing North; Ferry Landing South | 7",
+                "Ferry Landing North; Ferry Landing South | 8",
+                "Ferry Landing North; Ferry Landing South | 10",
+                "Ferry Landing North; Ferry Landing South | 16",
+                "Tern Valley Command; Tern Valley Tactical | 6",
+                "Tern Valley Repeater North; Tern Valley Repeater South | 7",
+                "Levee walkers channel 1; Levee walkers channel 2; Levee walkers channel 13 | 6",
+            })
+    void whatMakesNamesDifferSurvivesTheCut(String names, int length) {
+        List<String> given = List.of(names.split("; "));
+        List<String> cut = ShortNames.of(given, length, ShortNames.Letters.ASCII).stream()
+                .map(ShortNames.Named::name)
+                .toList();
+        assertThat(cut).doesNotHaveDuplicates().allMatch(name -> name.length() <= length);
+        for (int i = 0; i < given.size(); i++) {
+            String last = given.get(i).replaceFirst("^.* ", "");
+            String told = last.matches("[0-9]+") ? last : last.substring(0, 1);
+            assertThat(cut.get(i))
+                    .as(given.get(i))
+                    .contains(told)
+                    .doesNotMatch(last.matches("[0-9]+") ? "$x" : ".*[0-9]$");
+        }
+    }
 }

@@ -77,7 +77,7 @@ class AdditionCheckTest {
     @Test
     void anEditionCountsFromItsDay() {
         AdditionCheck check = AdditionCheck.of(EDITION, List.of());
-        assertThat(check.kind()).isEqualTo("edition");
+        assertThat(check.kind()).isEqualTo(AdditionCheck.Kind.EDITION);
         assertThat(check.changed().gone()).hasSize(1);
         assertThat(check.changed().come()).hasSize(2);
         Rulebook with = RulebookReader.with("us", List.of(EDITION));
@@ -96,7 +96,7 @@ class AdditionCheckTest {
     @Test
     void aPrivateServiceIsOpenToWhoHasItsLicence() {
         AdditionCheck check = AdditionCheck.of(SERVICE, List.of());
-        assertThat(check.kind()).isEqualTo("service");
+        assertThat(check.kind()).isEqualTo(AdditionCheck.Kind.SERVICE);
         assertThat(check.notices()).anyMatch(each -> each.contains("shared with land mobile"));
         Rulebook with = RulebookReader.with("us", List.of(SERVICE));
         LocalDate day = LocalDate.of(2026, 11, 25);

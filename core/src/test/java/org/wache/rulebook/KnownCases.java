@@ -18,6 +18,7 @@ import java.util.Optional;
 import java.util.TreeSet;
 import org.wache.audit.Audit;
 import org.wache.audit.Auditor;
+import org.wache.audit.Audits;
 import org.wache.audit.context.AuditContext;
 import org.wache.audit.finding.Finding;
 import org.wache.audit.rules.Register;
@@ -88,7 +89,7 @@ final class KnownCases {
             Map<Field, String> texts,
             boolean held,
             String... rules) {
-        Channel channel = Channel.of(texts);
+        Channel channel = Audits.withCodes(Channel.of(texts));
         List<Long> hertz = new ArrayList<>();
         channel.transmit().ifPresent(each -> hertz.add(each.hertz()));
         channel.receive().ifPresent(each -> hertz.add(each.hertz()));
@@ -431,7 +432,7 @@ final class KnownCases {
             LocalDate day,
             Optional<Area> where,
             Map<Field, String> texts) {
-        Channel channel = Channel.of(texts);
+        Channel channel = Audits.withCodes(Channel.of(texts));
         List<Long> hertz = new ArrayList<>();
         channel.transmit().ifPresent(each -> hertz.add(each.hertz()));
         channel.receive().ifPresent(each -> hertz.add(each.hertz()));

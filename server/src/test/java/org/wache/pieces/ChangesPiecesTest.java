@@ -2,6 +2,7 @@ package org.wache.pieces;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.PlaywrightException;
 import com.microsoft.playwright.Route;
 import java.util.ArrayList;
 import java.util.List;
@@ -166,6 +167,29 @@ class ChangesPiecesTest extends InPieces {
         assertThat(held("it.act(" + STEP + ")").isNull()).isTrue();
         page.waitForFunction(
                 "() => held().problem?.startsWith('The server does not answer. What you typed is still here')");
+    }
+
+    /** The first answer was under way when something was changed: it may be from before, and another is asked for. */
+    @Test
+    void aFirstAnswerFromBeforeAChangeDoesNotStay() {
+        List<Route> asked = new ArrayList<>();
+        page.route(ADDRESS + "api/**", asked::add);
+        hold("question", "1");
+        page.waitForCondition(() -> asked.size() == 1);
+        page.evaluate("() => held().changed()");
+        page.waitForCondition(() -> asked.size() == 2);
+        asked.get(1).fulfill(answer("{\"now\": \"after\"}"));
+        page.waitForFunction("() => held().answer?.now === 'after'");
+        try {
+            asked.get(0).fulfill(answer("{\"now\": \"before\"}"));
+        } catch (PlaywrightException calledOff) {
+            return; // the page does not even wait for it
+        }
+        assertThat(held("it.answer.now").asString()).isEqualTo("after");
+    }
+
+    private static Route.FulfillOptions answer(String body) {
+        return new Route.FulfillOptions().setContentType("application/json").setBody(body);
     }
 
     @ParameterizedTest

@@ -171,4 +171,42 @@ class RowsPiecesTest extends InPieces {
         assertThat(matrix.get("entries")).isEqualTo(json("[{\"name\": \"b\"}, {\"name\": \"c\"}]"));
         assertThat(matrix.get("cells")).isEqualTo(json("[\"cc\", \"hq\"]"));
     }
+
+    /** A pair has its output direct and its input to listen to; common practice, no source. */
+    @Test
+    void aRepeaterHasTwoCompanions() {
+        JsonNode two = ask(
+                "companion.companions",
+                """
+                {"name": "RIDGE", "number": "4", "rxMhz": "146.940", "txMhz": "146.340", "mode": "FM", "powerW": "5",
+                 "txTone": "100.0", "rxTone": "127.3", "use": "repeater", "note": "open"}""");
+        assertThat(two.get(0).get("fields"))
+                .isEqualTo(
+                        json(
+                                """
+                {"name": "RIDGE direct", "rxMhz": "146.940", "txMhz": "146.940", "mode": "FM", "powerW": "5", "txTone": "127.3", "rxTone": "127.3"}"""));
+        assertThat(two.get(1).get("fields"))
+                .isEqualTo(
+                        json(
+                                """
+                {"name": "RIDGE input", "rxMhz": "146.340", "txMhz": "", "mode": "FM", "powerW": "5"}"""));
+        assertThat(ask("companion.companions", "{\"rxMhz\": \"146.52\", \"txMhz\": \"146.52\"}")
+                        .size())
+                .isZero();
+        assertThat(ask("companion.companions", "{\"rxMhz\": \"162.55\", \"txMhz\": \"\"}")
+                        .size())
+                .isZero();
+    }
+
+    @Test
+    void aDigitalChannelIsToldInFewWords() {
+        assertThat(ask(
+                                "digital.digital",
+                                "{\"colourCode\": \"1\", \"timeSlot\": \"2\", \"talkGroup\": \"3100\", \"contact\": \"Valley\"}")
+                        .asString())
+                .isEqualTo("colour 1, slot 2, group 3100 Valley");
+        assertThat(ask("digital.digital", "{\"accessCode\": \"293\"}").asString())
+                .isEqualTo("code 293");
+        assertThat(ask("digital.digital", "{\"txTone\": \"100.0\"}").asString()).isEmpty();
+    }
 }

@@ -85,7 +85,7 @@ class EveryEndpointTest {
             Map.entry("/practice", "{\"list\":1,\"entry\":1,\"presses\":[]}"),
             Map.entry(
                     "/measurements",
-                    "{\"kind\":\"output_power\",\"mhz\":\"146.52\",\"narrow\":false,\"nominal\":\"5\",\"measured\":\"5\"}"),
+                    "{\"kind\":\"output-power\",\"mhz\":\"146.52\",\"narrow\":false,\"nominal\":\"5\",\"measured\":\"5\"}"),
             Map.entry("/invitations", "{\"name\":\"Mine now\",\"role\":\"coordinator\",\"party\":null}"),
             Map.entry("/presence", "{\"page\":\"x\",\"entry\":null}"),
             Map.entry("/waivers", "{\"prints\":[\"x\"],\"reason\":\"Mine now\",\"until\":null}"),
@@ -183,7 +183,7 @@ class EveryEndpointTest {
         "{\"other\":-1,\"callSign\":\"KE9QRB\"}",
         "{\"fault\":\"tea\",\"after\":-1}",
         "{\"kind\":\"tea\",\"mhz\":\"far\",\"narrow\":false,\"nominal\":\"\",\"measured\":\"much\"}",
-        "{\"kind\":\"output_power\",\"mhz\":\"146.52\",\"narrow\":false,\"nominal\":\"-5\",\"measured\":\"1e999\"}",
+        "{\"kind\":\"output-power\",\"mhz\":\"146.52\",\"narrow\":false,\"nominal\":\"-5\",\"measured\":\"1e999\"}",
         "{\"lines\":[null]}",
         "{\"lines\":[\"\\u0000\",\"146.94 - - -\"]}",
         "{\"sheet\":\"nosuch\",\"mapping\":null,\"show\":\"?\",\"from\":-5}",

@@ -21,8 +21,10 @@ import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.extension.ExtendWith;
 
 /** The real interface in headless Chromium; a fault in the browser's console fails the test. */
+@ExtendWith(WhatThePageShowed.class)
 abstract class InBrowser {
 
     private static final Path AXE = Path.of("..", "web", "node_modules", "axe-core", "axe.min.js");

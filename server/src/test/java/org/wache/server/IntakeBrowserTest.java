@@ -104,7 +104,7 @@ class IntakeBrowserTest extends InBrowser {
         page.getByLabel("List file")
                 .setInputFiles(
                         new FilePayload("old.xls", "", new byte[] {(byte) 0xD0, (byte) 0xCF, 0x11, (byte) 0xE0}));
-        assertThat(page.getByRole(AriaRole.ALERT)).containsText("Save it as .xlsx without a password");
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("The workbook is damaged");
         page.getByLabel("List file").setInputFiles(new FilePayload("old.csv", "", new byte[] {
             'r', 'x', ',', 'n', '\n', '1', '4', '6', '.', '5', '2', ',', (byte) 0xFC, '\n'
         }));

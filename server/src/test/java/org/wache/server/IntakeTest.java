@@ -207,10 +207,7 @@ class IntakeTest {
     void whatIsNoTableGetsAClearNo() throws IOException {
         refused("empty", new byte[0], "The file is empty.");
         refused("blank", "  \n\n ".getBytes(StandardCharsets.UTF_8), "nothing in it but blanks");
-        refused(
-                "old.xls",
-                new byte[] {(byte) 0xD0, (byte) 0xCF, 0x11, (byte) 0xE0, 1, 2},
-                "Save it as .xlsx without a password");
+        refused("old.xls", new byte[] {(byte) 0xD0, (byte) 0xCF, 0x11, (byte) 0xE0, 1, 2}, "The workbook is damaged");
         refused("list.pdf", "%PDF-1.7 x".getBytes(StandardCharsets.US_ASCII), "Copy its lines");
         refused(
                 "broken.csv",
@@ -347,5 +344,34 @@ class IntakeTest {
                         .isIn(rows - heading, rows);
             }
         }
+    }
+
+    /** Who carries it is asked while it comes in: the first verdicts are about these people. */
+    @Test
+    void aTeamCarriesItFromTheFirst() {
+        JsonNode brought =
+                brought("carried", "Name,Output,Offset,PL\nRidge,146.94,-,100\n".getBytes(StandardCharsets.UTF_8));
+        HttpResponse<String> answer = who.post(
+                "/api/intakes/" + brought.path("id").asLong() + "/list",
+                "{\"name\":\"carried\",\"sheet\":\"\",\"mapping\":null,\"into\":null,\"team\":\"River watch\"}");
+        JsonNode desk = desk(Browserless.json(answer).path("id").asLong());
+        assertThat(desk.path("choice").path("teams").path(0).asString()).isEqualTo("River watch");
+        assertThat(desk.path("holders").size()).isGreaterThan(1);
+        JsonNode next = brought("next", "Name,Output\nRidge,146.94\n".getBytes(StandardCharsets.UTF_8));
+        assertThat(next.path("lastTeam").asString()).isEqualTo("River watch");
+    }
+
+    /** A list that nobody carries yet is not made to listen as a whole. */
+    @Test
+    void whereNobodyCarriesItYetNothingIsSilenced() {
+        JsonNode brought = brought(
+                "nobody", "Name,RX,TX\nRidge,146.94,146.34\nTalk,146.55,146.55\n".getBytes(StandardCharsets.UTF_8));
+        long list = take(brought.path("id").asLong(), "nobody", "null", "null")
+                .path("id")
+                .asLong();
+        assertThat(desk(list).path("counts").path("hold").asInt()).isEqualTo(2);
+        JsonNode cures = Browserless.json(who.get("/api/lists/" + list + "/cures"));
+        assertThat(cures.path("cures").size()).as(cures.toString()).isZero();
+        assertThat(cures.path("left").size()).isEqualTo(2);
     }
 }

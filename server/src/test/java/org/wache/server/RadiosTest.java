@@ -219,7 +219,7 @@ class RadiosTest {
         long unit = fleets.unit("Heron H2", "Amateur", false);
         String path = "/api/units/" + unit + "/measurements";
         String power =
-                "{\"kind\":\"output_power\",\"mhz\":\"146.520\",\"narrow\":false,\"nominal\":\"5\",\"measured\":\"%s\"}";
+                "{\"kind\":\"output-power\",\"mhz\":\"146.520\",\"narrow\":false,\"nominal\":\"5\",\"measured\":\"%s\"}";
         JsonNode weak = Browserless.json(who.post(path, power.formatted("3.5")));
         assertThat(weak.path("in").asBoolean()).isFalse();
         assertThat(weak.path("sum").size()).isGreaterThan(2);
@@ -254,7 +254,7 @@ class RadiosTest {
         JsonNode judged = Browserless.json(
                 who.post(
                         "/api/units/" + unit + "/measurements",
-                        "{\"kind\":\"output_power\",\"mhz\":\"451.800\",\"narrow\":true,\"nominal\":\"4\",\"measured\":\"4.9\"}"));
+                        "{\"kind\":\"output-power\",\"mhz\":\"451.800\",\"narrow\":true,\"nominal\":\"4\",\"measured\":\"4.9\"}"));
         assertThat(judged.path("in").asBoolean()).isFalse();
         assertThat(judged.path("source").asString()).contains("90.205");
     }

@@ -230,12 +230,12 @@ class RosterTest {
     void theRegisterTellsWhatDiffers() {
         JsonNode upgraded = Browserless.json(
                 who.get("/api/parties/" + named("Tobias Marrow").path("id").asLong() + "/register"));
-        assertThat(upgraded.path(0).path("state").asString()).isEqualTo("differs");
+        assertThat(upgraded.path(0).path("against").asString()).isEqualTo("differs");
         assertThat(upgraded.path(0).path("differences").path(0).path("words").asString())
                 .isEqualTo("The class is general, not technician.");
         JsonNode renamed = Browserless.json(
                 who.get("/api/parties/" + named("Selma Kingfisher").path("id").asLong() + "/register"));
-        assertThat(renamed.path(0).path("differences").path(0).path("kind").asString())
+        assertThat(renamed.path(0).path("differences").path(0).path("part").asString())
                 .isEqualTo("name");
         JsonNode expired = Browserless.json(
                 who.get("/api/parties/" + named("Karl Backwater").path("id").asLong() + "/register"));
@@ -244,19 +244,19 @@ class RosterTest {
         JsonNode same = Browserless.json(
                 who.get("/api/parties/" + named("Rosa Quill").path("id").asLong() + "/register"));
         assertThat(same)
-                .allSatisfy(each -> assertThat(each.path("state").asString()).isEqualTo("same"));
+                .allSatisfy(each -> assertThat(each.path("against").asString()).isEqualTo("same"));
         JsonNode unknown = Browserless.json(
                 who.get("/api/parties/" + named("Oskar Sluice").path("id").asLong() + "/register"));
-        assertThat(unknown.path(0).path("state").asString()).isEqualTo("unknown");
+        assertThat(unknown.path(0).path("against").asString()).isEqualTo("unknown");
     }
 
     @Test
     void aCallSignIsLookedUp() {
         JsonNode found = Browserless.json(who.get("/api/register/kf0qut"));
-        assertThat(found.path("state").asString()).isEqualTo("found");
+        assertThat(found.path("answer").asString()).isEqualTo("found");
         assertThat(found.path("record").path("name").asString()).isEqualTo("Linnea Eddy");
         assertThat(Browserless.json(who.get("/api/register/KE9QRQ"))
-                        .path("state")
+                        .path("answer")
                         .asString())
                 .isEqualTo("unknown");
     }
@@ -268,7 +268,7 @@ class RosterTest {
             Browserless there = Browserless.signedIn(RunningServer.addressOf(alone), "coordinator");
             HttpResponse<String> answer = there.get("/api/register/KE9QRB");
             assertThat(answer.statusCode()).isEqualTo(200);
-            assertThat(Browserless.json(answer).path("state").asString()).isEqualTo("down");
+            assertThat(Browserless.json(answer).path("answer").asString()).isEqualTo("down");
             assertThat(Browserless.json(answer).path("message").asString())
                     .contains("does not answer", "works without it");
         }

@@ -86,6 +86,16 @@ public final class CurePlan {
 
     /** Works out the set for a list. */
     public static CurePlan of(Audit audit, Scope scope) {
+        return of(audit, scope, true);
+    }
+
+    /**
+     * Works out the set for a list.
+     *
+     * @param silencing whether an entry on hold may be made to listen only; not where nobody said yet who carries the list, or
+     *     all of it would fall silent
+     */
+    public static CurePlan of(Audit audit, Scope scope, boolean silencing) {
         List<Channel> before = audit.list().channels();
         Map<Integer, List<String>> labels = new java.util.TreeMap<>();
         List<Integer> dropped = scope == Scope.HOLDS ? List.of() : copies(audit);
@@ -94,7 +104,7 @@ public final class CurePlan {
                 .filter(i -> !dropped.contains(i))
                 .toArray();
         for (int round = 0; round < MOST_ROUNDS; round++) {
-            Audit cured = round(now, origin, labels, scope);
+            Audit cured = round(now, origin, labels, scope, silencing);
             if (cured == now) {
                 break;
             }
@@ -107,11 +117,13 @@ public final class CurePlan {
      * Cures each entry once. A new number has to differ from those just given, so it is given at once; all else is applied
      * together and audited in one go, and what disturbs something else is left to the next round.
      */
-    private static Audit round(Audit before, int[] origin, Map<Integer, List<String>> labels, Scope scope) {
+    private static Audit round(
+            Audit before, int[] origin, Map<Integer, List<String>> labels, Scope scope, boolean silencing) {
         Audit now = before;
         Map<Integer, Channel> together = new java.util.TreeMap<>();
         for (int i = 0; i < origin.length; i++) {
-            Optional<ProvedRemedy> best = wants(now.entry(i).verdict(), scope) ? best(now, i) : Optional.empty();
+            Optional<ProvedRemedy> best =
+                    wants(now.entry(i).verdict(), scope) ? best(now, i, silencing) : Optional.empty();
             if (best.isEmpty()) {
                 continue;
             }
@@ -173,7 +185,7 @@ public final class CurePlan {
         return verdict == Verdict.HOLD || verdict == Verdict.QUERY && scope == Scope.HOLDS_AND_QUERIES;
     }
 
-    /** Entries that say again what an earlier one said: same frequencies, tones, mode and power. */
+    /** Entries that say again what an earlier one said: same frequencies, tones, codes, mode and power. */
     private static List<Integer> copies(Audit audit) {
         List<Integer> copies = new ArrayList<>();
         java.util.Set<List<String>> seen = new java.util.HashSet<>();
@@ -186,7 +198,8 @@ public final class CurePlan {
                     channel.sends().toString(),
                     channel.opensOn().toString(),
                     channel.emission().toString(),
-                    channel.power().toString());
+                    channel.power().toString(),
+                    channel.digital().toString());
             if (!seen.add(key) && duplicate) {
                 copies.add(i);
             }
@@ -204,7 +217,7 @@ public final class CurePlan {
     }
 
     /** The cheapest remedy of an entry that makes it better. */
-    private static Optional<ProvedRemedy> best(Audit audit, int position) {
+    private static Optional<ProvedRemedy> best(Audit audit, int position, boolean silencing) {
         EntryAudit entry = audit.entry(position);
         Remedies remedies = new Remedies(audit, position);
         boolean held = entry.verdict() == Verdict.HOLD;
@@ -212,7 +225,7 @@ public final class CurePlan {
                 .filter(finding -> finding.holds() == held)
                 .flatMap(finding -> remedies.of(finding).stream())
                 .filter(remedy -> held || remedy.verdictAfter() == Verdict.CLEAR)
-                .filter(remedy -> held || !silences(remedy, entry.channel()))
+                .filter(remedy -> held && silencing || !silences(remedy, entry.channel()))
                 .min(Comparator.comparingInt(remedy -> cost(remedy, entry.channel())));
     }
 

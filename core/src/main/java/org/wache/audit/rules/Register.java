@@ -2,6 +2,8 @@ package org.wache.audit.rules;
 
 import java.util.List;
 import org.wache.audit.RuleSet;
+import org.wache.audit.rules.digital.DigitalAstray;
+import org.wache.audit.rules.digital.DigitalIncomplete;
 import org.wache.audit.rules.entry.DuplicateChannel;
 import org.wache.audit.rules.entry.DuplicateNumber;
 import org.wache.audit.rules.entry.FrequencyImplausible;
@@ -74,6 +76,8 @@ public final class Register {
                     new ToneUnknown(),
                     new ToneMismatch(),
                     new ToneClash(),
+                    new DigitalIncomplete(),
+                    new DigitalAstray(),
                     new TimeoutOff(),
                     new TimeoutLong(),
                     new CoChannel(),

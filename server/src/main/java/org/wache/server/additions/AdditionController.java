@@ -37,7 +37,7 @@ class AdditionController {
     record AdditionView(
             long id,
             String rulebook,
-            String kind,
+            AdditionCheck.Kind kind,
             String name,
             String title,
             String body,
@@ -59,7 +59,7 @@ class AdditionController {
             @Schema(nullable = true) String problem,
             int line,
             @Schema(nullable = true) String rulebook,
-            @Schema(nullable = true) String kind,
+            @Schema(nullable = true) AdditionCheck.Kind kind,
             @Schema(nullable = true) String name,
             @Schema(nullable = true) String title,
             @Schema(nullable = true) LocalDate from,

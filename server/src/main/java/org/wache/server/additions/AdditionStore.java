@@ -5,6 +5,8 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import org.wache.rulebook.AdditionCheck;
+import org.wache.server.web.EnumWords;
 
 /** What was added to the rulebooks that ship. Rows are added and taken back, never changed. */
 @Repository
@@ -20,7 +22,7 @@ class AdditionStore {
     record Stored(
             long id,
             String rulebook,
-            String kind,
+            AdditionCheck.Kind kind,
             String name,
             String title,
             String body,
@@ -54,7 +56,7 @@ class AdditionStore {
         return new Stored(
                 row.getLong("id"),
                 row.getString("rulebook"),
-                row.getString("kind"),
+                EnumWords.read(AdditionCheck.Kind.class, row.getString("kind")),
                 row.getString("name"),
                 row.getString("title"),
                 row.getString("body"),
@@ -71,11 +73,18 @@ class AdditionStore {
         jdbc.sql("select pg_advisory_xact_lock(6294417)").query((row, n) -> 0).list();
     }
 
-    long put(String rulebook, String kind, String name, String title, String body, String note, long account) {
+    long put(
+            String rulebook,
+            AdditionCheck.Kind kind,
+            String name,
+            String title,
+            String body,
+            String note,
+            long account) {
         return jdbc.sql(
                         "insert into rulebook_addition (rulebook, kind, name, title, body, note, put_by) values (:rulebook, :kind, :name, :title, :body, :note, :account) returning id")
                 .param("rulebook", rulebook)
-                .param("kind", kind)
+                .param("kind", EnumWords.of(kind))
                 .param("name", name)
                 .param("title", title)
                 .param("body", body)

@@ -16,6 +16,7 @@ import org.wache.server.lists.ListEffect;
 import org.wache.server.lists.ListEffects;
 import org.wache.server.log.Logbook;
 import org.wache.server.rulebooks.Rulebooks;
+import org.wache.server.web.EnumWords;
 import org.wache.server.web.Missing;
 import org.wache.server.web.Refused;
 
@@ -119,8 +120,8 @@ class Additions {
                         Logbook.Kind.RULEBOOK,
                         id,
                         check.title(),
-                        (check.kind().equals("edition") ? "edition " + check.id() : "service " + check.id())
-                                + " put in force for " + check.rulebook() + (note.isBlank() ? "" : ": " + note),
+                        EnumWords.of(check.kind()) + " " + check.id() + " put in force for " + check.rulebook()
+                                + (note.isBlank() ? "" : ": " + note),
                         null,
                         null));
         return id;
@@ -139,7 +140,7 @@ class Additions {
                         Logbook.Kind.RULEBOOK,
                         id,
                         stored.title(),
-                        stored.kind() + " " + stored.name() + " of " + stored.rulebook() + " taken back"
+                        EnumWords.of(stored.kind()) + " " + stored.name() + " of " + stored.rulebook() + " taken back"
                                 + (note.isBlank() ? "" : ": " + note),
                         null,
                         null));

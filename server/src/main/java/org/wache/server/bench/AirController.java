@@ -62,9 +62,15 @@ class AirController {
     /** What was in a radio before it was written. */
     record SavedImage(long id, OffsetDateTime at, String lock, String sha256, int entries) {}
 
-    /** A check: pair, repeater or inhibit. */
+    /** A check on the air. */
     record AirCheck(
-            long id, String kind, String other, OffsetDateTime at, String by, boolean good, List<CheckLine> lines) {}
+            long id,
+            AirCheckKind kind,
+            String other,
+            OffsetDateTime at,
+            String by,
+            boolean good,
+            List<CheckLine> lines) {}
 
     /** One entry of a check. */
     record CheckLine(int memory, String name, boolean good, String said) {}
@@ -141,7 +147,7 @@ class AirController {
                     account,
                     unit,
                     start.other(),
-                    "pair",
+                    AirCheckKind.PAIR,
                     heard.stream()
                             .map(each -> new CheckLine(each.memory(), each.name(), each.good(), said(each)))
                             .toList());
@@ -177,7 +183,7 @@ class AirController {
                     account,
                     unit,
                     null,
-                    "repeater",
+                    AirCheckKind.REPEATER,
                     answered.stream()
                             .map(each -> new CheckLine(
                                     each.memory(),
@@ -206,7 +212,7 @@ class AirController {
                     account,
                     unit,
                     null,
-                    "inhibit",
+                    AirCheckKind.INHIBIT,
                     trials.stream()
                             .map(each -> new CheckLine(
                                     each.memory(),
@@ -237,7 +243,7 @@ class AirController {
         return image;
     }
 
-    private AirCheck kept(long account, long unit, Long other, String kind, List<CheckLine> lines) {
+    private AirCheck kept(long account, long unit, Long other, AirCheckKind kind, List<CheckLine> lines) {
         boolean good = lines.stream().allMatch(CheckLine::good);
         store.check(unit, other, kind, account, good, JSON.writeValueAsString(java.util.Map.of("lines", lines)));
         return check(store.checks(unit).get(0));

@@ -491,13 +491,13 @@ class BenchStore {
                 .update();
     }
 
-    void check(long unit, Long other, String kind, long account, boolean good, String result) {
-        note(account, unit, kind + " check: " + (good ? "good" : "not good"));
+    void check(long unit, Long other, AirCheckKind kind, long account, boolean good, String result) {
+        note(account, unit, EnumWords.of(kind) + " check: " + (good ? "good" : "not good"));
         jdbc.sql(
                         "insert into air_check (unit_id, other_id, kind, account_id, good, result) values (:unit, :other, :kind, :account, :good, :result::jsonb)")
                 .param("unit", unit)
                 .param("other", other)
-                .param("kind", kind)
+                .param("kind", EnumWords.of(kind))
                 .param("account", account)
                 .param("good", good)
                 .param("result", result)
@@ -505,7 +505,7 @@ class BenchStore {
     }
 
     /** A check on the air. */
-    record Check(long id, String kind, String other, OffsetDateTime at, String by, boolean good, String result) {}
+    record Check(long id, AirCheckKind kind, String other, OffsetDateTime at, String by, boolean good, String result) {}
 
     List<Check> checks(long unit) {
         return jdbc.sql(
@@ -517,7 +517,7 @@ class BenchStore {
                 .param("unit", unit)
                 .query((row, n) -> new Check(
                         row.getLong("id"),
-                        row.getString("kind"),
+                        EnumWords.read(AirCheckKind.class, row.getString("kind")),
                         row.getString("other"),
                         row.getObject("at", OffsetDateTime.class),
                         row.getString("by"),

@@ -108,7 +108,7 @@ class BenchWorkers {
                         && outcome.good()) {
                     store.verified(job.id());
                     if (unit.radio().inhibited()) {
-                        store.check(job.unit(), null, "inhibit", job.account(), true, "{}");
+                        store.check(job.unit(), null, AirCheckKind.INHIBIT, job.account(), true, "{}");
                     }
                 }
             });

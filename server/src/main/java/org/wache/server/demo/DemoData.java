@@ -14,6 +14,7 @@ import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.wache.channel.Field;
+import org.wache.measure.Measurement;
 import org.wache.server.access.Role;
 import org.wache.server.accounts.Account;
 import org.wache.server.accounts.AccountStore;
@@ -288,7 +289,9 @@ class DemoData implements ApplicationRunner {
                         units.get(each.path("unit").asString()),
                         coordinator,
                         new PastMeasurements.Past(
-                                each.path("kind").asString(),
+                                EnumWords.read(
+                                        Measurement.Kind.class,
+                                        each.path("kind").asString()),
                                 each.path("mhz").asString(),
                                 each.path("narrow").asBoolean(),
                                 each.path("nominal").asString(""),

@@ -20,6 +20,7 @@ import org.wache.audit.context.AuditContext;
 import org.wache.audit.finding.Finding;
 import org.wache.channel.Channel;
 import org.wache.channel.Field;
+import org.wache.rulebook.Edition;
 import org.wache.server.accounts.Account;
 import org.wache.server.lists.DeskWriter;
 import org.wache.server.lists.ListService;
@@ -67,16 +68,13 @@ class AddLineController {
     /** Another thing that the line could mean. */
     record OtherMeaning(String title, Map<String, String> fields) {}
 
-    /** Reads lines; blank ones are passed over. Nothing is changed. */
+    /** Reads lines; blank ones are passed over, and several entries on one line are told one by one. Nothing is changed. */
     @PostMapping("/api/lists/{list}/understood")
     List<UnderstoodLine> understood(Account asking, @PathVariable long list, @Valid @RequestBody Lines lines) {
         Audit audit = service.seen(asking.id(), list).audited().audit();
         AuditContext context = audit.auditor().context();
         List<UnderstoodLine> all = new ArrayList<>();
-        for (String line : lines.lines()) {
-            if (line.isBlank() && lines.lines().size() > 1) {
-                continue;
-            }
+        for (String line : entries(lines.lines(), context.edition())) {
             AddLine.Meaning meaning = AddLine.read(line, context.edition(), context.houseRules());
             Optional<Channel> channel = meaning.best().channel();
             if (channel.isPresent()) {
@@ -98,6 +96,14 @@ class AddLineController {
                             .toList()));
         }
         return all;
+    }
+
+    private static List<String> entries(List<String> lines, Edition edition) {
+        List<String> parts = lines.stream()
+                .flatMap(line -> AddLine.parts(line, edition).stream())
+                .limit(MOST_LINES)
+                .toList();
+        return parts.isEmpty() ? lines.stream().limit(1).toList() : parts;
     }
 
     private static UnderstoodWord word(Said said) {

@@ -24,6 +24,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import org.wache.arrival.Arrival;
 import org.wache.channel.Field;
 import org.wache.server.accounts.Account;
 import org.wache.server.web.OneLine;
@@ -57,6 +58,7 @@ class IntakeController {
      * @param entries how many entries the list has
      * @param sheets its tables
      * @param kinds what a column may be taken for
+     * @param lastTeam the team that carries the group's newest list
      */
     record BroughtIn(
             long id,
@@ -65,12 +67,13 @@ class IntakeController {
             boolean list,
             int entries,
             List<SheetName> sheets,
-            List<KindChoice> kinds) {}
+            List<KindChoice> kinds,
+            @Schema(nullable = true) Optional<String> lastTeam) {}
 
     record SheetName(String name, int rows) {}
 
     /** What a column may be taken for. */
-    record KindChoice(String id, String title) {}
+    record KindChoice(Column.Kind id, String title) {}
 
     /** How a table is to be read, and which of its rows are to be shown: all, aside or doubt. */
     record ReadingRequest(
@@ -113,12 +116,18 @@ class IntakeController {
     /** What was understood, worked out or taken of a field. */
     record SaidLine(String field, String line, boolean doubt) {}
 
-    /** What to make of it: a list of this name, or more entries of a list. */
+    /** What to make of it: a list of this name that a team carries or nobody yet, or more entries of a list. */
     record TakeRequest(
             @OneLine @NotBlank @Size(max = LONGEST_NAME) String name,
             @NotNull String sheet,
             @Schema(nullable = true) Optional<Mappings.@Valid TableMapping> mapping,
-            @Schema(nullable = true) Optional<Long> into) {}
+            @Schema(nullable = true) Optional<Long> into,
+            @Schema(nullable = true) Optional<@Size(max = LONGEST_NAME) String> team) {
+
+        TakeRequest {
+            team = team == null ? Optional.empty() : team;
+        }
+    }
 
     /** A list that was made of a file, or added to. */
     record TakenIn(long id, String name, int entries, int aside) {}
@@ -159,7 +168,7 @@ class IntakeController {
         return broughtIn(service.kept(asking.id(), intake));
     }
 
-    private static BroughtIn broughtIn(IntakeStore.Kept kept) {
+    private BroughtIn broughtIn(IntakeStore.Kept kept) {
         return new BroughtIn(
                 kept.id(),
                 kept.club(),
@@ -171,12 +180,13 @@ class IntakeController {
                                 new SheetName(sheet.name(), sheet.table().rows().size()))
                         .toList(),
                 Arrays.stream(Column.Kind.values())
-                        .map(kind -> new KindChoice(Mappings.word(kind), kind.title()))
-                        .toList());
+                        .map(kind -> new KindChoice(kind, kind.title()))
+                        .toList(),
+                service.lastTeam(kept.club()));
     }
 
     private static String plain(String name) {
-        String bare = name.replaceFirst("(?i)\\.(csv|tsv|txt|xlsx|json)$", "")
+        String bare = name.replaceFirst("(?i)\\.(csv|tsv|txt|xlsx?|ods|json)$", "")
                 .replaceAll("[\\p{Cntrl}\\p{Cf}\\p{Zl}\\p{Zp}]", " ")
                 .strip();
         return bare.isEmpty() ? "Untitled" : bare.substring(0, Math.min(bare.length(), LONGEST_NAME));
@@ -280,7 +290,13 @@ class IntakeController {
     @ResponseStatus(HttpStatus.CREATED)
     TakenIn take(Account asking, @PathVariable long intake, @Valid @RequestBody TakeRequest request) {
         IntakeService.Taken taken = service.take(
-                asking.id(), intake, request.name().strip(), request.sheet(), request.mapping(), request.into());
+                asking.id(),
+                intake,
+                request.name().strip(),
+                request.sheet(),
+                request.mapping(),
+                request.into(),
+                request.team());
         return new TakenIn(taken.list(), taken.name(), taken.entries(), taken.aside());
     }
 

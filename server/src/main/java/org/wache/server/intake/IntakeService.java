@@ -5,13 +5,14 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.wache.arrival.Arrival;
+import org.wache.arrival.Sheet;
 import org.wache.audit.context.HouseRules;
 import org.wache.channel.ChannelList;
 import org.wache.rulebook.Edition;
 import org.wache.server.accounts.AccountStore;
 import org.wache.server.lists.ListTaking;
 import org.wache.server.rulebooks.Editions;
-import org.wache.server.sheets.Sheet;
 import org.wache.server.web.Json;
 import org.wache.server.web.Missing;
 import org.wache.server.web.Refused;
@@ -79,19 +80,11 @@ class IntakeService {
             throw new Refused("The file is a list already: its columns need no choice.");
         }
         return name.isEmpty()
-                ? largest(sheets)
+                ? kept.arrival().largest()
                 : sheets.stream()
                         .filter(sheet -> sheet.name().equals(name))
                         .findFirst()
                         .orElseThrow(() -> new Refused("The workbook has no sheet “" + name + "”."));
-    }
-
-    private static Sheet largest(List<Sheet> sheets) {
-        Sheet best = sheets.get(0);
-        for (Sheet each : sheets) {
-            best = each.table().rows().size() > best.table().rows().size() ? each : best;
-        }
-        return best;
     }
 
     private static String headings(Table table, Mapping mapping) {
@@ -126,7 +119,8 @@ class IntakeService {
             String name,
             String sheet,
             Optional<Mappings.TableMapping> asked,
-            Optional<Long> into) {
+            Optional<Long> into,
+            Optional<String> team) {
         IntakeStore.Kept kept = kept(account, intake);
         boolean asList = kept.arrival().list().isPresent() && asked.isEmpty();
         ChannelList list;
@@ -147,9 +141,17 @@ class IntakeService {
         long id = into.isPresent()
                 ? lists.append(account, kept.club(), into.get(), named)
                 : lists.add(account, kept.club(), named);
+        if (into.isEmpty()) {
+            team.filter(given -> !given.isBlank()).ifPresent(carries -> lists.carriedBy(account, id, carries));
+        }
         store.keepAside(id, kept.name(), aside);
         store.remove(intake);
         return new Taken(id, name, named.channels().size(), aside.size());
+    }
+
+    /** The team that last carried a list of the group. */
+    Optional<String> lastTeam(long club) {
+        return lists.lastTeam(club);
     }
 
     List<IntakeStore.Aside> aside(long account, long list) {

@@ -24,7 +24,7 @@ final class Mappings {
     private Mappings() {}
 
     /** What a column is taken for, in words of the API. */
-    record ColumnChoice(@NotNull String kind, @Schema(nullable = true) Optional<String> unit) {}
+    record ColumnChoice(@NotNull Column.Kind kind, @Schema(nullable = true) Optional<String> unit) {}
 
     /**
      * How a table is read.
@@ -37,7 +37,7 @@ final class Mappings {
     record TableMapping(
             @Schema(nullable = true) Optional<Integer> heading,
             @NotNull @Size(max = 200) List<@NotNull @Valid ColumnChoice> columns,
-            @NotNull String unsaid,
+            @NotNull Sketch.Unsaid unsaid,
             @NotNull Map<String, String> levels) {}
 
     static TableMapping view(Mapping mapping) {
@@ -46,10 +46,10 @@ final class Mappings {
         return new TableMapping(
                 mapping.heading(),
                 mapping.columns().stream()
-                        .map(column -> new ColumnChoice(
-                                word(column.kind()), column.unit().map(Unit::symbol)))
+                        .map(column ->
+                                new ColumnChoice(column.kind(), column.unit().map(Unit::symbol)))
                         .toList(),
-                word(mapping.unsaid()),
+                mapping.unsaid(),
                 levels);
     }
 
@@ -72,7 +72,7 @@ final class Mappings {
         }
         List<Column> columns = view.columns().stream()
                 .map(each -> new Column(
-                        value(Column.Kind.class, each.kind()),
+                        each.kind(),
                         each.unit().filter(unit -> !unit.isEmpty()).map(unit -> Unit.of(unit.toLowerCase(Locale.ROOT))
                                 .orElseThrow(() -> new Refused("A unit is Hz, kHz or MHz, not “" + unit + "”.")))))
                 .toList();
@@ -87,7 +87,7 @@ final class Mappings {
                                         new Refused("“" + watts + "” is no power in watts: write it like 5 or 0.5.")));
             }
         });
-        return new Mapping(view.heading(), columns, value(Sketch.Unsaid.class, view.unsaid()), levels);
+        return new Mapping(view.heading(), columns, view.unsaid(), levels);
     }
 
     private static <E extends Enum<E>> E value(Class<E> type, String word) {

@@ -18,6 +18,7 @@ import org.wache.server.rulebooks.Rulebooks;
 import org.wache.server.web.Json;
 import org.wache.server.web.Refused;
 import org.wache.server.web.SettingWords;
+import org.wache.site.Keying;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
@@ -164,7 +165,7 @@ public final class Context {
         JsonNode keyed = node.path("houseRules").path("keyedTogether");
         if (keyed.isArray()) {
             return new Views.Keyed(
-                    "bases",
+                    Keying.How.BASES,
                     java.util.stream.StreamSupport.stream(keyed.spliterator(), false)
                             .map(base -> new Views.KeyedBase(
                                     base.path("name").asString(""),
@@ -174,7 +175,9 @@ public final class Context {
                                             .toList()))
                             .toList());
         }
-        return new Views.Keyed(keyed.isString() ? "teams" : keyed.asBoolean(false) ? "all" : "none", List.of());
+        return new Views.Keyed(
+                keyed.isString() ? Keying.How.TEAMS : keyed.asBoolean(false) ? Keying.How.ALL : Keying.How.NONE,
+                List.of());
     }
 
     /** The same context with something else keyed together. */
@@ -182,10 +185,10 @@ public final class Context {
         ObjectNode copy = node.deepCopy();
         ObjectNode house = copy.withObject("/houseRules");
         switch (keyed.how()) {
-            case "none" -> house.remove("keyedTogether");
-            case "all" -> house.put("keyedTogether", true);
-            case "teams" -> house.put("keyedTogether", "zones");
-            case "bases" -> {
+            case NONE -> house.remove("keyedTogether");
+            case ALL -> house.put("keyedTogether", true);
+            case TEAMS -> house.put("keyedTogether", "zones");
+            case BASES -> {
                 ArrayNode bases = house.putArray("keyedTogether");
                 keyed.bases().forEach(base -> {
                     ArrayNode numbers =
@@ -193,7 +196,6 @@ public final class Context {
                     base.numbers().forEach(numbers::add);
                 });
             }
-            default -> throw new Refused("What is keyed together is none, all, teams or bases.");
         }
         return new Context(copy);
     }

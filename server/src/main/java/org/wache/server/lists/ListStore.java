@@ -250,6 +250,19 @@ public class ListStore {
                         .list());
     }
 
+    /** The team that carries the newest list of a group that a team carries. */
+    Optional<String> lastTeam(long club) {
+        return jdbc.sql(
+                        """
+            select list_carrier.team from channel_list join list_carrier on list_carrier.list_id = channel_list.id
+            where channel_list.club_id = :club and not channel_list.removed and list_carrier.team is not null
+            order by channel_list.changed_at desc, channel_list.id desc, list_carrier.team limit 1
+            """)
+                .param("club", club)
+                .query(String.class)
+                .optional();
+    }
+
     /** Sets the choice; parties of other groups are left out, and told by the number that came in. */
     public int choose(long list, Chosen chosen) {
         jdbc.sql("delete from list_carrier where list_id = :list")

@@ -48,6 +48,18 @@ public class ListTaking {
         return list;
     }
 
+    /** The team that carries the list of the group that was changed last; empty where no team carries one. */
+    public Optional<String> lastTeam(long club) {
+        return store.lastTeam(club);
+    }
+
+    /** Says which team carries a list of which nobody said that yet. */
+    public void carriedBy(long account, long list, String team) {
+        Views.CarrierChoice before =
+                service.choice(store.head(account, list).orElseThrow(() -> new Missing("The list")));
+        service.setCarriers(account, list, before, new Views.CarrierChoice(List.of(), List.of(), List.of(team)));
+    }
+
     /** Where a list is used. */
     public Optional<PlaceArea> place(long account, long list) {
         ListService.Seen seen = service.seen(account, list);

@@ -16,6 +16,7 @@ import org.wache.audit.finding.Sum;
 import org.wache.server.papers.CarriedLicence;
 import org.wache.server.papers.PlaceArea;
 import org.wache.server.web.OneLine;
+import org.wache.site.Keying;
 
 /** What the API says of lists. Frequencies are hertz; field keys are those of the JSON list format. */
 public final class Views {
@@ -71,7 +72,13 @@ public final class Views {
     public record CarrierChoice(
             @NotNull List<@NotNull @Valid Carrier> carriers,
             @NotNull List<@NotNull Long> parties,
-            @NotNull List<@NotNull String> teams) {}
+            @NotNull List<@NotNull String> teams) {
+
+        /** Whether nobody was chosen: then a list is held against somebody without a licence. */
+        public boolean nobody() {
+            return carriers.isEmpty() && parties.isEmpty() && teams.isEmpty();
+        }
+    }
 
     /** Where a list is used, its antenna, the rulebook, its house rules, and how many radios carry it. */
     public record Settings(
@@ -105,8 +112,8 @@ public final class Views {
         }
     }
 
-    /** What of a list is keyed together at one site: none, all, teams (each zone), or bases. */
-    public record Keyed(@NotNull String how, @NotNull List<@NotNull @Valid KeyedBase> bases) {}
+    /** What of a list is keyed together, and the bases where it is by them. */
+    public record Keyed(@NotNull Keying.How how, @NotNull List<@NotNull @Valid KeyedBase> bases) {}
 
     /** A base and the numbers of the entries that it works. */
     record KeyedBase(@OneLine @NotBlank @Size(max = 100) String name, @NotNull List<@NotNull String> numbers) {}

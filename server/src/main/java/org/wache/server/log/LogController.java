@@ -6,7 +6,6 @@ import java.io.StringWriter;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -18,6 +17,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.wache.exchange.Formula;
+import org.wache.server.web.EnumWords;
 import org.wache.server.web.Json;
 import org.wache.server.web.Refused;
 import tools.jackson.databind.JsonNode;
@@ -38,14 +38,14 @@ class LogController {
     }
 
     /** Lines of the log, the newest first; older says where the next page begins. */
-    record LogPage(List<LogLine> lines, @Schema(nullable = true) Long older, List<String> people, List<String> kinds) {}
+    record LogPage(List<LogLine> lines, @Schema(nullable = true) Long older, List<String> people) {}
 
     /** What was done; changes are the parts that differ. */
     record LogLine(
             long id,
             OffsetDateTime at,
             String who,
-            String kind,
+            Logbook.Kind kind,
             @Schema(nullable = true) Long subjectId,
             String subject,
             String what,
@@ -57,7 +57,7 @@ class LogController {
     @GetMapping("/api/groups/{group}/log")
     LogPage log(
             @PathVariable long group,
-            @RequestParam Optional<String> kind,
+            @RequestParam Optional<Logbook.Kind> kind,
             @RequestParam Optional<String> who,
             @RequestParam Optional<Long> subject,
             @RequestParam Optional<LocalDate> from,
@@ -65,9 +65,7 @@ class LogController {
             @RequestParam Optional<String> text,
             @RequestParam Optional<Long> older) {
         return page(
-                group,
-                new LogStore.Sought(said(kind), said(who), subject, from, to, said(text), older),
-                store.people(group));
+                group, new LogStore.Sought(kind, said(who), subject, from, to, said(text), older), store.people(group));
     }
 
     /** What concerns the installation. */
@@ -93,8 +91,7 @@ class LogController {
         return new LogPage(
                 shown.stream().map(LogController::line).toList(),
                 more ? shown.get(PAGE - 1).id() : null,
-                people,
-                Arrays.stream(Logbook.Kind.values()).map(Logbook.Kind::text).toList());
+                people);
     }
 
     private static Optional<String> said(Optional<String> text) {
@@ -165,7 +162,7 @@ class LogController {
                 csv.writeRecord(
                         line.at().toString(),
                         Formula.harmless(line.who()),
-                        line.kind(),
+                        EnumWords.of(line.kind()),
                         Formula.harmless(line.subject()),
                         Formula.harmless(line.what()),
                         line.before() == null ? "" : line.before(),

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import org.wache.server.web.EnumWords;
 
 /** Reads the log. */
 @Repository
@@ -22,7 +23,7 @@ class LogStore {
             long id,
             OffsetDateTime at,
             String who,
-            String kind,
+            Logbook.Kind kind,
             Long subjectId,
             String subject,
             String what,
@@ -31,7 +32,7 @@ class LogStore {
 
     /** What is looked for; empty for everything. */
     record Sought(
-            Optional<String> kind,
+            Optional<Logbook.Kind> kind,
             Optional<String> who,
             Optional<Long> subject,
             Optional<LocalDate> from,
@@ -59,7 +60,7 @@ class LogStore {
         if (club != null) {
             question = question.param("club", club);
         }
-        question = with(question, "kind", sought.kind());
+        question = with(question, "kind", sought.kind().map(EnumWords::of));
         question = with(question, "who", sought.who());
         question = with(question, "subject", sought.subject());
         question = with(question, "from", sought.from());
@@ -70,7 +71,7 @@ class LogStore {
                         row.getLong("id"),
                         row.getObject("at", OffsetDateTime.class),
                         row.getString("who"),
-                        row.getString("kind"),
+                        EnumWords.read(Logbook.Kind.class, row.getString("kind")),
                         row.getObject("subject_id", Long.class),
                         row.getString("subject"),
                         row.getString("what"),

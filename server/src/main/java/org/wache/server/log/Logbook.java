@@ -2,6 +2,7 @@ package org.wache.server.log;
 
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
+import org.wache.server.web.EnumWords;
 
 /**
  * The log: who did what, when, to what. Whoever changes something writes it down in the same transaction. The role under
@@ -28,12 +29,7 @@ public class Logbook {
         PEOPLE,
         ACCOUNT,
         RULEBOOK,
-        STATION;
-
-        /** As it is stored and filtered by. */
-        public String text() {
-            return name().toLowerCase(java.util.Locale.ROOT);
-        }
+        STATION
     }
 
     /**
@@ -63,7 +59,7 @@ public class Logbook {
             """)
                 .param("club", club, java.sql.Types.BIGINT)
                 .param("account", account)
-                .param("kind", deed.kind().text())
+                .param("kind", EnumWords.of(deed.kind()))
                 .param("id", deed.id(), java.sql.Types.BIGINT)
                 .param("subject", deed.subject())
                 .param("what", deed.what())

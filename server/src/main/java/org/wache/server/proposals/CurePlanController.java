@@ -78,8 +78,12 @@ class CurePlanController {
     @GetMapping("/api/lists/{list}/cures")
     ProposedCures cures(
             Account asking, @PathVariable long list, @RequestParam(defaultValue = "false") boolean queries) {
-        Audited audited = service.seen(asking.id(), list).audited();
-        CurePlan plan = CurePlan.of(audited.audit(), queries ? CurePlan.Scope.HOLDS_AND_QUERIES : CurePlan.Scope.HOLDS);
+        ListService.Seen seen = service.seen(asking.id(), list);
+        Audited audited = seen.audited();
+        CurePlan plan = CurePlan.of(
+                audited.audit(),
+                queries ? CurePlan.Scope.HOLDS_AND_QUERIES : CurePlan.Scope.HOLDS,
+                !service.choice(seen.head()).nobody());
         List<ProposedCure> cures = plan.steps().stream()
                 .map(step -> cure(audited.stored().get(step.position()), step))
                 .toList();

@@ -46,7 +46,7 @@ class MeasurementController {
     /** A measurement with its verdict, in or out. */
     record MeasurementView(
             long id,
-            String kind,
+            Measurement.Kind kind,
             String title,
             String unit,
             String mhz,
@@ -63,14 +63,14 @@ class MeasurementController {
     record ToleranceLine(Sum.LineRole role, String sign, String amount, String unit, String label) {}
 
     /** What can be measured. */
-    record MeasurementKind(String kind, String title, String unit) {}
+    record Measurable(Measurement.Kind kind, String title, String unit) {}
 
     /** The measurements of a radio, the newest first, and what can be measured. */
-    record Measurements(List<MeasurementView> all, List<MeasurementKind> kinds) {}
+    record Measurements(List<MeasurementView> all, List<Measurable> kinds) {}
 
     /** A measurement as it is entered; nominal is the rated power, the nominal frequency or the fundamental's power. */
     record Measured(
-            @NotBlank @Size(max = 30) String kind,
+            @NotNull Measurement.Kind kind,
             @NotBlank @Size(max = 20) String mhz,
             boolean narrow,
             @NotNull @Size(max = 20) String nominal,
@@ -84,7 +84,7 @@ class MeasurementController {
         return new Measurements(
                 measurements.of(unit).stream().map(MeasurementController::view).toList(),
                 Arrays.stream(Measurement.Kind.values())
-                        .map(each -> new MeasurementKind(each.key(), each.title(), each.unit()))
+                        .map(each -> new Measurable(each, each.title(), each.unit()))
                         .toList());
     }
 
@@ -106,16 +106,12 @@ class MeasurementController {
     }
 
     private static MeasurementView view(MeasurementStore.Kept kept) {
-        Measurement.Kind kind = Arrays.stream(Measurement.Kind.values())
-                .filter(each -> each.key().equals(kept.kind()))
-                .findFirst()
-                .orElseThrow();
         JsonNode lines = JSON.readTree(kept.sum());
         return new MeasurementView(
                 kept.id(),
                 kept.kind(),
-                kind.title(),
-                kind.unit(),
+                kept.kind().title(),
+                kept.kind().unit(),
                 kept.mhz(),
                 kept.nominal(),
                 kept.measured(),

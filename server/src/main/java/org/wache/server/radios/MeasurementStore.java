@@ -4,7 +4,9 @@ import java.time.OffsetDateTime;
 import java.util.List;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import org.wache.measure.Measurement;
 import org.wache.server.log.Logbook;
+import org.wache.server.web.EnumWords;
 import org.wache.server.web.Json;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -25,7 +27,7 @@ class MeasurementStore {
     /** A measurement as it is kept; sum is JSON. */
     record Kept(
             long id,
-            String kind,
+            Measurement.Kind kind,
             String mhz,
             String nominal,
             String measured,
@@ -47,7 +49,7 @@ class MeasurementStore {
                 .param("unit", unit)
                 .query((row, n) -> new Kept(
                         row.getLong("id"),
-                        row.getString("kind"),
+                        EnumWords.read(Measurement.Kind.class, row.getString("kind")),
                         row.getString("mhz"),
                         row.getString("nominal"),
                         row.getString("measured"),
@@ -71,7 +73,7 @@ class MeasurementStore {
             values (:unit, :kind, :mhz, :nominal, :measured, :verdict, :sum::jsonb, :message, :source, :account, :at) returning id
             """)
                 .param("unit", unit)
-                .param("kind", measuring.measurement().kind().key())
+                .param("kind", EnumWords.of(measuring.measurement().kind()))
                 .param("mhz", measuring.measurement().at().megahertz())
                 .param("nominal", measuring.nominal())
                 .param("measured", measuring.measured())

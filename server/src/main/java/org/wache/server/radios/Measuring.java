@@ -1,7 +1,6 @@
 package org.wache.server.radios;
 
 import java.math.BigDecimal;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -55,13 +54,7 @@ record Measuring(Measurement measurement, String nominal, String measured, Judge
     }
 
     private static Measurement measurement(MeasurementController.Measured given) {
-        Measurement.Kind kind = Arrays.stream(Measurement.Kind.values())
-                .filter(each -> each.key().equals(given.kind()))
-                .findFirst()
-                .orElseThrow(() -> new Refused("“" + given.kind() + "” cannot be measured; these can: "
-                        + Arrays.stream(Measurement.Kind.values())
-                                .map(Measurement.Kind::key)
-                                .toList() + "."));
+        Measurement.Kind kind = given.kind();
         Frequency at = Frequency.ofMegahertz(given.mhz().strip())
                 .orElseThrow(() -> new Refused("“" + given.mhz() + "” is no frequency in MHz. Write it like 146.520."));
         boolean compared = kind == Measurement.Kind.OUTPUT_POWER || kind == Measurement.Kind.SPURIOUS;

@@ -4,6 +4,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import org.springframework.stereotype.Component;
+import org.wache.measure.Measurement;
 import org.wache.server.rulebooks.Rulebooks;
 
 /** Measurements that were written down elsewhere, taken in with their day. */
@@ -23,7 +24,8 @@ public class PastMeasurements {
     }
 
     /** A measurement so many days ago. */
-    public record Past(String kind, String mhz, boolean narrow, String nominal, String measured, int daysAgo) {}
+    public record Past(
+            Measurement.Kind kind, String mhz, boolean narrow, String nominal, String measured, int daysAgo) {}
 
     /** Takes one in, held against the limits of its day. */
     public void add(long unit, long account, Past past) {

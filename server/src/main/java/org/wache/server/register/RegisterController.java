@@ -28,30 +28,57 @@ class RegisterController {
         this.clock = clock;
     }
 
-    /** What became of asking: state is found, unknown or down; the message says it in words. */
-    record LookedUp(String state, String message, @Schema(nullable = true) RegisterRecord record) {}
+    /** What became of asking. */
+    enum Answer {
+        FOUND,
+        UNKNOWN,
+        DOWN
+    }
 
-    /** A licence held against the register: state is same, differs, unknown, down or unsigned. */
+    /** How a licence of the roster stands against the register; without a call sign it cannot be asked for. */
+    enum Against {
+        SAME,
+        DIFFERS,
+        UNKNOWN,
+        DOWN,
+        UNSIGNED
+    }
+
+    /** What the roster and the register may say differently. */
+    enum Part {
+        NAME,
+        SERVICE,
+        CLASS,
+        EXPIRES,
+        STATUS
+    }
+
+    /** What became of asking; the message says it in words. */
+    record LookedUp(Answer answer, String message, @Schema(nullable = true) RegisterRecord record) {}
+
+    /** A licence held against the register. */
     record Comparison(
             int licence,
             String callSign,
-            String state,
+            Against against,
             String message,
             List<RegisterDifference> differences,
             @Schema(nullable = true) RegisterRecord record) {}
 
-    /** One thing that the roster and the register say differently; kind is class, name, expires or status. */
-    record RegisterDifference(String kind, String roster, String register, String words) {}
+    /** One thing that the roster and the register say differently. */
+    record RegisterDifference(Part part, String roster, String register, String words) {}
 
     @GetMapping("/api/register/{callSign}")
     LookedUp lookUp(@PathVariable String callSign) {
         try {
             return register.record(callSign)
-                    .map(found -> new LookedUp("found", found.callSign() + " is " + found.name() + ".", found))
+                    .map(found -> new LookedUp(Answer.FOUND, found.callSign() + " is " + found.name() + ".", found))
                     .orElseGet(() -> new LookedUp(
-                            "unknown", "The register does not know " + callSign.toUpperCase(Locale.ROOT) + ".", null));
+                            Answer.UNKNOWN,
+                            "The register does not know " + callSign.toUpperCase(Locale.ROOT) + ".",
+                            null));
         } catch (RegisterClient.Down e) {
-            return new LookedUp("down", e.getMessage() + " The roster works without it; try again later.", null);
+            return new LookedUp(Answer.DOWN, e.getMessage() + " The roster works without it; try again later.", null);
         }
     }
 
@@ -70,17 +97,23 @@ class RegisterController {
         String sign = licence.callSign().orElse("");
         if (sign.isBlank()) {
             return new Comparison(
-                    index, "", "unsigned", "Without a call sign the register cannot be asked.", List.of(), null);
+                    index, "", Against.UNSIGNED, "Without a call sign the register cannot be asked.", List.of(), null);
         }
         LookedUp asked = lookUp(sign);
         if (asked.record() == null) {
-            return new Comparison(index, sign, asked.state(), asked.message(), List.of(), null);
+            return new Comparison(
+                    index,
+                    sign,
+                    asked.answer() == Answer.DOWN ? Against.DOWN : Against.UNKNOWN,
+                    asked.message(),
+                    List.of(),
+                    null);
         }
         List<RegisterDifference> differences = differences(party, licence, asked.record());
         return new Comparison(
                 index,
                 sign,
-                differences.isEmpty() ? "same" : "differs",
+                differences.isEmpty() ? Against.SAME : Against.DIFFERS,
                 differences.isEmpty() ? "The register says the same." : "The register says otherwise.",
                 differences,
                 asked.record());
@@ -90,20 +123,23 @@ class RegisterController {
         List<RegisterDifference> all = new ArrayList<>();
         if (!record.name().equalsIgnoreCase(party.name())) {
             all.add(new RegisterDifference(
-                    "name", party.name(), record.name(), "It is in the name of " + record.name() + "."));
+                    Part.NAME, party.name(), record.name(), "It is in the name of " + record.name() + "."));
         }
         if (!record.service().equals(licence.service())) {
             all.add(new RegisterDifference(
-                    "service", licence.service(), record.service(), "It is a licence for " + record.service() + "."));
+                    Part.SERVICE,
+                    licence.service(),
+                    record.service(),
+                    "It is a licence for " + record.service() + "."));
         }
         if (!record.licenceClass().equals(licence.licenceClass())) {
             String now = record.licenceClass().orElse("none");
             String old = licence.licenceClass().orElse("none");
-            all.add(new RegisterDifference("class", old, now, "The class is " + now + ", not " + old + "."));
+            all.add(new RegisterDifference(Part.CLASS, old, now, "The class is " + now + ", not " + old + "."));
         }
         if (record.expires().isPresent() && !record.expires().equals(licence.expires())) {
             all.add(new RegisterDifference(
-                    "expires",
+                    Part.EXPIRES,
                     licence.expires().map(LocalDate::toString).orElse("not given"),
                     record.expires().get().toString(),
                     "It ends on " + record.expires().get() + "."));
@@ -112,7 +148,7 @@ class RegisterController {
                 record.expires().map(day -> day.isBefore(LocalDate.now(clock))).orElse(false);
         if (!record.status().equals("active") || over) {
             all.add(new RegisterDifference(
-                    "status",
+                    Part.STATUS,
                     "in the roster",
                     over ? "expired" : record.status(),
                     over

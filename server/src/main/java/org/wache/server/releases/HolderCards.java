@@ -241,7 +241,7 @@ public class HolderCards {
                 channel.receive().map(f -> f.megahertz()).orElse(channel.text(Field.RX_MHZ)),
                 talks ? channel.transmit().get().megahertz() : "",
                 talks ? OutEntries.shift(channel) : "",
-                talks ? channel.sends().map(Tone::text).orElse("") : "",
+                talks ? channel.sends().map(Tone::text).orElseGet(channel.digital()::text) : "",
                 channel.opensOn().map(Tone::text).orElse(""),
                 Wording.emission(channel),
                 talks ? channel.text(Field.POWER_W) : "",

@@ -152,7 +152,7 @@ class OutEntries {
                 channel.receive().map(f -> f.megahertz()).orElse(channel.text(Field.RX_MHZ)),
                 talks ? channel.transmit().get().megahertz() : "",
                 shift(channel),
-                talks ? channel.sends().map(Tone::text).orElse("") : "",
+                talks ? channel.sends().map(Tone::text).orElseGet(channel.digital()::text) : "",
                 channel.opensOn().map(Tone::text).orElse(""),
                 Wording.emission(channel),
                 channel.text(Field.POWER_W),

@@ -1,5 +1,5 @@
 /**
- * Spreadsheets, read and written.
+ * Lists as spreadsheets.
  * A cell is text, as it stands.
  */
 package org.wache.server.sheets;

@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.http.HttpStatus;
@@ -63,7 +64,7 @@ class SiteController {
     private final Map<Kept, Audit> kept =
             Caffeine.newBuilder().maximumSize(8).<Kept, Audit>build().asMap();
 
-    private record Kept(Audits.Key key, String how) {}
+    private record Kept(Audits.Key key, Keying.How how) {}
 
     SiteController(ListService service, Audits audits, Fleet fleet) {
         this.fleet = fleet;
@@ -71,14 +72,14 @@ class SiteController {
         this.audits = audits;
     }
 
-    /** The interference of a list. keyed is what it is held against; shown is what is told here: all, teams or bases. */
+    /** The interference of a list. keyed is what it is held against; shown is what is told here. */
     record SiteView(
             long list,
             String name,
             int version,
             @Schema(nullable = true) Long parent,
             Views.Keyed keyed,
-            String shown,
+            Keying.How shown,
             List<SiteEntry> entries,
             List<SiteOf> sites,
             ClearChoice choice) {}
@@ -153,7 +154,7 @@ class SiteController {
     record KeyingChange(@NotNull @Valid Views.Keyed before, @NotNull @Valid Views.Keyed after) {}
 
     @GetMapping("/api/lists/{list}/site")
-    SiteView site(Account asking, @PathVariable long list, @RequestParam(defaultValue = "") String how) {
+    SiteView site(Account asking, @PathVariable long list, @RequestParam Optional<Keying.How> how) {
         Source source = source(asking, list);
         Context context = audits.placed(source);
         Audit audit = audit(source, how);
@@ -197,14 +198,8 @@ class SiteController {
                                 .toList()));
     }
 
-    private static String shown(Audit audit) {
-        return audit.auditor()
-                .context()
-                .houseRules()
-                .keyedTogether()
-                .how()
-                .name()
-                .toLowerCase(java.util.Locale.ROOT);
+    private static Keying.How shown(Audit audit) {
+        return audit.auditor().context().houseRules().keyedTogether().how();
     }
 
     private static SiteEntry entry(ListStore.Stored stored) {
@@ -264,21 +259,20 @@ class SiteController {
     }
 
     /** The list's audit with what is keyed together; where nothing is, as if all were. */
-    private Audit audit(Source source, String how) {
+    private Audit audit(Source source, Optional<Keying.How> how) {
         Audit own = audits.of(source).audit();
         Keying inForce = own.auditor().context().houseRules().keyedTogether();
         Keying wanted =
-                switch (how) {
-                    case "" -> inForce.any() ? inForce : Keying.ALL;
-                    case "all" -> Keying.ALL;
-                    case "teams" -> Keying.TEAMS;
-                    case "bases" -> inForce.how() == Keying.How.BASES ? inForce : Keying.ALL;
-                    default -> throw new Refused("What is keyed together is all, teams or bases.");
+                switch (how.orElse(Keying.How.NONE)) {
+                    case NONE -> inForce.any() ? inForce : Keying.ALL;
+                    case ALL -> Keying.ALL;
+                    case TEAMS -> Keying.TEAMS;
+                    case BASES -> inForce.how() == Keying.How.BASES ? inForce : Keying.ALL;
                 };
         if (wanted.equals(inForce)) {
             return own;
         }
-        return kept.computeIfAbsent(new Kept(audits.key(source), wanted.how().name()), any -> {
+        return kept.computeIfAbsent(new Kept(audits.key(source), wanted.how()), any -> {
             AuditContext context = own.auditor().context();
             return audits.under(source, context.with(context.houseRules().keying(wanted)));
         });
@@ -296,7 +290,7 @@ class SiteController {
             Account asking,
             @PathVariable long list,
             @PathVariable long entry,
-            @RequestParam(defaultValue = "") String how,
+            @RequestParam Optional<Keying.How> how,
             @RequestParam(defaultValue = "0") int site) {
         Source source = source(asking, list);
         Audit audit = audit(source, how);
@@ -319,7 +313,7 @@ class SiteController {
             Account asking,
             @PathVariable long list,
             @PathVariable long entry,
-            @RequestParam(defaultValue = "") String how,
+            @RequestParam Optional<Keying.How> how,
             @RequestParam(defaultValue = "0") int site,
             @RequestParam String kind,
             @RequestParam(defaultValue = "0") int at) {
@@ -374,7 +368,7 @@ class SiteController {
     List<ClearPick> clear(
             Account asking,
             @PathVariable long list,
-            @RequestParam(defaultValue = "") String how,
+            @RequestParam Optional<Keying.How> how,
             @RequestParam(defaultValue = "0") int site,
             @RequestParam(defaultValue = "") List<String> places,
             @RequestParam(defaultValue = "") List<String> carriers,

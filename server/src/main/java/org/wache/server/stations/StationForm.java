@@ -4,7 +4,6 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
-import java.util.Locale;
 import java.util.Optional;
 import org.wache.server.web.OneLine;
 import org.wache.server.web.Refused;
@@ -12,12 +11,10 @@ import org.wache.station.Station;
 
 /**
  * A station as its form gives it; figures in watts, metres, decibels, amperes, shares of 1.
- *
- * @param kind base or mobile
  */
 record StationForm(
         @OneLine @NotBlank @Size(max = 100) String name,
-        @NotNull String kind,
+        @NotNull Station.Kind kind,
         @NotNull Double outputW,
         @Schema(nullable = true) Optional<String> line,
         @NotNull Double lineM,
@@ -44,7 +41,7 @@ record StationForm(
     Station station() {
         try {
             return new Station(
-                    Station.Kind.valueOf(kind.toUpperCase(Locale.ROOT)),
+                    kind,
                     outputW,
                     line.filter(text -> !text.isBlank()),
                     lineM,
@@ -59,8 +56,7 @@ record StationForm(
                     efficiency,
                     batteryAh);
         } catch (IllegalArgumentException e) {
-            throw new Refused(
-                    e.getMessage().startsWith("No enum") ? "A station is a base or a mobile one." : e.getMessage());
+            throw new Refused(e.getMessage());
         }
     }
 }

@@ -5,6 +5,10 @@ import java.util.Locale;
 import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.core.convert.converter.Converter;
+import org.springframework.core.convert.converter.ConverterFactory;
+import org.springframework.format.FormatterRegistry;
+import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 import tools.jackson.databind.cfg.EnumFeature;
 import tools.jackson.databind.cfg.MapperConfig;
 import tools.jackson.databind.introspect.AnnotatedClass;
@@ -12,7 +16,7 @@ import tools.jackson.databind.introspect.JacksonAnnotationIntrospector;
 
 /** How constants are written to the web: {@code LEAVE_OUT} as {@code leave-out}, both ways, and nothing else is taken for one. */
 @Configuration
-public class EnumWords {
+public class EnumWords implements WebMvcConfigurer {
 
     /** A constant as it is written. */
     public static String of(Enum<?> constant) {
@@ -51,6 +55,20 @@ public class EnumWords {
             return found;
         }
     };
+
+    /** Words in the address of a request; none at all is no constant. */
+    @Override
+    public void addFormatters(FormatterRegistry registry) {
+        registry.addConverterFactory(new Words());
+    }
+
+    private static final class Words implements ConverterFactory<String, Enum<?>> {
+        @Override
+        @SuppressWarnings({"unchecked", "rawtypes"}) // the type is only known while the program runs
+        public <E extends Enum<?>> Converter<String, E> getConverter(Class<E> type) {
+            return text -> text.isEmpty() ? null : (E) read((Class) type, text);
+        }
+    }
 
     @Bean
     JsonMapperBuilderCustomizer constantsAreWords() {

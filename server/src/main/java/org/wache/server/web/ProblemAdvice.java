@@ -15,7 +15,9 @@ import org.springframework.web.bind.MethodArgumentNotValidException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+import org.wache.arrival.ArrivalProblem;
 import org.wache.exchange.FileProblem;
 import org.wache.rulebook.RulebookProblem;
 import org.wache.table.TableProblem;
@@ -36,6 +38,11 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         detail.setProperty("line", problem.line());
         detail.setProperty("column", problem.column());
         return detail;
+    }
+
+    @ExceptionHandler
+    ProblemDetail arrival(ArrivalProblem problem) {
+        return detail(HttpStatus.UNPROCESSABLE_CONTENT, "The file cannot be taken in", problem.getMessage());
     }
 
     @ExceptionHandler
@@ -66,6 +73,18 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
     @ExceptionHandler
     ProblemDetail forbidden(Forbidden problem) {
         return detail(HttpStatus.FORBIDDEN, "For others to do", problem.getMessage());
+    }
+
+    /** A word or figure in the address that is none of those it may be. */
+    @ExceptionHandler
+    ProblemDetail address(MethodArgumentTypeMismatchException problem) {
+        Throwable cause = problem.getMostSpecificCause();
+        boolean ours = cause instanceof IllegalArgumentException
+                && String.valueOf(cause.getMessage()).startsWith("“");
+        return detail(
+                HttpStatus.BAD_REQUEST,
+                "Not to be asked like this",
+                ours ? cause.getMessage() + "." : "“" + problem.getValue() + "” is no " + problem.getName() + ".");
     }
 
     @ExceptionHandler

@@ -1,4 +1,4 @@
-package org.wache.server.sheets;
+package org.wache.arrival;
 
 import org.wache.table.Table;
 

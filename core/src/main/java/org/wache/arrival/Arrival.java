@@ -1,8 +1,7 @@
-package org.wache.server.intake;
+package org.wache.arrival;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.zip.ZipInputStream;
 import org.wache.channel.Channel;
 import org.wache.channel.ChannelList;
 import org.wache.exchange.CsvLists;
@@ -10,9 +9,6 @@ import org.wache.exchange.FileProblem;
 import org.wache.exchange.JsonLists;
 import org.wache.exchange.ListHeader;
 import org.wache.exchange.ListLimits;
-import org.wache.server.sheets.Sheet;
-import org.wache.server.sheets.Workbook;
-import org.wache.server.web.Refused;
 import org.wache.table.TextTable;
 
 /**
@@ -21,29 +17,30 @@ import org.wache.table.TextTable;
  * @param list the list, when it is one
  * @param sheets the tables; empty for a list
  */
-record Arrival(Optional<ChannelList> list, List<Sheet> sheets) {
+public record Arrival(Optional<ChannelList> list, List<Sheet> sheets) {
 
-    private static final byte[] OLD_WORKBOOK = {(byte) 0xD0, (byte) 0xCF, 0x11, (byte) 0xE0};
+    /** How every workbook of today begins. */
+    private static final byte[] ZIP = {'P', 'K', 3, 4};
 
     /**
      * Reads a file by what is in it, not by its name.
      *
-     * @throws Refused when it is neither, with what to do
+     * @throws ArrivalProblem when it is neither, with what to do
      * @throws FileProblem when it is a list in Wache's own format with a fault in it
      */
-    static Arrival read(byte[] bytes, String name, String encoding) {
+    public static Arrival read(byte[] bytes, String name, String encoding) {
         if (bytes.length == 0) {
-            throw new Refused("The file is empty.");
+            throw new ArrivalProblem("The file is empty.");
         }
-        if (begins(bytes, OLD_WORKBOOK)) {
-            throw new Refused(
-                    "This is an old (.xls) or an encrypted workbook. Save it as .xlsx without a password, or as CSV.");
+        if (OldWorkbook.isOne(bytes)) {
+            return workbook(OldWorkbook.read(bytes), name);
         }
         if (begins(bytes, "%PDF".getBytes(java.nio.charset.StandardCharsets.US_ASCII))) {
-            throw new Refused("A PDF has no columns to read. Copy its lines, and paste them here.");
+            throw new ArrivalProblem("A PDF has no columns to read. Copy its lines, and paste them here.");
         }
-        if (Workbook.isOne(bytes)) {
-            return workbook(bytes, name);
+        if (begins(bytes, ZIP)) {
+            String open = OpenSheets.kind(bytes);
+            return workbook(open.isEmpty() ? Workbook.read(bytes) : OpenSheets.read(bytes, open), name);
         }
         String text = TextBytes.decode(bytes, encoding);
         String start = text.stripLeading();
@@ -51,39 +48,33 @@ record Arrival(Optional<ChannelList> list, List<Sheet> sheets) {
             return new Arrival(Optional.of(JsonLists.read(bytes, name, ListLimits.KEPT)), List.of());
         }
         if (start.isEmpty()) {
-            throw new Refused("There is nothing in it but blanks.");
+            throw new ArrivalProblem("There is nothing in it but blanks.");
         }
         List<Sheet> sheets = List.of(new Sheet("", TextTable.read(text).unfolded()));
         return new Arrival(own(text, sheets.get(0), name), sheets);
+    }
+
+    /** The sheet with the most rows. */
+    public Sheet largest() {
+        Sheet best = sheets.get(0);
+        for (Sheet each : sheets) {
+            best = each.table().rows().size() > best.table().rows().size() ? each : best;
+        }
+        return best;
     }
 
     private static boolean begins(byte[] bytes, byte[] with) {
         return bytes.length >= with.length && java.util.Arrays.equals(bytes, 0, with.length, with, 0, with.length);
     }
 
-    private static Arrival workbook(byte[] bytes, String name) {
-        if (isOpenDocument(bytes)) {
-            throw new Refused("This is an OpenDocument file. Save it as .xlsx or as CSV.");
-        }
-        List<Sheet> sheets = Workbook.read(bytes).stream()
+    private static Arrival workbook(List<Sheet> read, String name) {
+        List<Sheet> sheets = read.stream()
                 .map(sheet -> new Sheet(sheet.name(), sheet.table().unfolded()))
                 .toList();
         if (sheets.isEmpty()) {
-            throw new Refused("There is nothing in any sheet of the workbook.");
+            throw new ArrivalProblem("There is nothing in any sheet of the workbook.");
         }
         return new Arrival(own(sheets.get(0), name), sheets);
-    }
-
-    private static boolean isOpenDocument(byte[] bytes) {
-        try (ZipInputStream zip = new ZipInputStream(new java.io.ByteArrayInputStream(bytes))) {
-            java.util.zip.ZipEntry first = zip.getNextEntry();
-            return first != null
-                    && first.getName().equals("mimetype")
-                    && new String(zip.readNBytes(60), java.nio.charset.StandardCharsets.US_ASCII)
-                            .contains("opendocument");
-        } catch (java.io.IOException | IllegalArgumentException e) {
-            return false; // the reader of workbooks says what is wrong
-        }
     }
 
     /** Text with the headings of a list is taken word for word, if all of it can be. */

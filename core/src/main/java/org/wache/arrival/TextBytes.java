@@ -1,11 +1,10 @@
-package org.wache.server.intake;
+package org.wache.arrival;
 
 import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.Charset;
 import java.nio.charset.CodingErrorAction;
 import java.nio.charset.StandardCharsets;
-import org.wache.server.web.Refused;
 
 /** Bytes that should be text: UTF-8, or UTF-16 with its mark; another encoding only when somebody says so. */
 final class TextBytes {
@@ -19,11 +18,11 @@ final class TextBytes {
      * The text.
      *
      * @param encoding windows-1252 when somebody asked for it, else empty
-     * @throws Refused when it is no text of that encoding; the message names line and column
+     * @throws ArrivalProblem when it is no text of that encoding; the message names line and column
      */
     static String decode(byte[] bytes, String encoding) {
         if (!encoding.isEmpty() && !encoding.equals("windows-1252")) {
-            throw new Refused("A file is read as UTF-8, or as windows-1252 when you say so.");
+            throw new ArrivalProblem("A file is read as UTF-8, or as windows-1252 when you say so.");
         }
         Charset charset = encoding.isEmpty() ? marked(bytes) : WINDOWS;
         ByteBuffer in = ByteBuffer.wrap(bytes);
@@ -35,12 +34,12 @@ final class TextBytes {
                     .decode(in)
                     .toString();
         } catch (CharacterCodingException e) {
-            throw new Refused(place(bytes, in.position()) + ": not text in " + charset.displayName()
+            throw new ArrivalProblem(place(bytes, in.position()) + ": not text in " + charset.displayName()
                     + ". Save the file as CSV in UTF-8. If an old program wrote it, choose “Read as Windows text”.");
         }
         int zero = text.indexOf('\0');
         if (zero >= 0) {
-            throw new Refused(
+            throw new ArrivalProblem(
                     place(text.substring(0, zero).getBytes(StandardCharsets.UTF_8), Integer.MAX_VALUE)
                             + ": not a table but something else, such as a picture or a program. Choose a CSV, TSV, text or XLSX file.");
         }
