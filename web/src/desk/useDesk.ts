@@ -24,10 +24,13 @@ export function deskQuery(list: number, on?: string) {
   const params = { path: { list }, query: { on } };
   return queryOptions({
     queryKey: Server.queryOptions('get', '/api/lists/{list}', { params }).queryKey,
-    queryFn: async (): Promise<DeskSeen> => ({
-      ...(await data(api.GET('/api/lists/{list}', { params }))),
-      fetched: Date.now(),
-    }),
+    queryFn: async ({ client, queryKey }): Promise<DeskSeen> => {
+      const desk = await data(api.GET('/api/lists/{list}', { params }));
+      const before = client.getQueryData<DeskSeen>(queryKey);
+      // The same again is no news: what was just changed here is still marked.
+      const same = before?.version === desk.version && before.rules === desk.rules;
+      return { ...desk, fetched: same ? before.fetched : Date.now() };
+    },
   });
 }
 
