@@ -28,6 +28,7 @@ public final class Guess {
             Pattern.CASE_INSENSITIVE);
 
     private static final double SURELY = 0.95;
+    private static final int EXACTLY = 100;
     private static final double FLAG = 100; // yes and no under "narrow" say more than that N could be a width
 
     private final Table table;
@@ -36,6 +37,7 @@ public final class Guess {
     private final int width;
     private final List<Contents> contents = new ArrayList<>();
     private final Column.Kind[] kinds;
+    private final boolean digital;
 
     private Guess(Table table, Edition edition, Optional<Integer> heading) {
         this.table = table;
@@ -51,6 +53,7 @@ public final class Guess {
             int column = i;
             contents.add(new Contents(rows.stream().map(row -> row.cell(column)).toList(), edition));
         }
+        this.digital = isDigital();
     }
 
     /** How the table is best read under a rulebook. */
@@ -169,7 +172,8 @@ public final class Guess {
             boolean counted = kind == Column.Kind.CODE
                     && !Headings.isDigital(headingOf(column))
                     && here.matching(cell -> cell.matches("[0-9]{1,2}")) > 0;
-            if (here.isEmpty() || !contradicts(kind, here) && !counted) {
+            boolean unlikely = counted || ofDmr(kind) && !digital;
+            if (here.isEmpty() || !contradicts(kind, here) && !unlikely) {
                 scores.merge(kind, fit + more(kind), Double::sum);
             }
         });
@@ -216,6 +220,17 @@ public final class Guess {
             case SCAN -> here.matching(cell -> cell.length() <= 8) < CONTRADICTED;
             default -> false;
         };
+    }
+
+    private static boolean ofDmr(Column.Kind kind) {
+        return kind == Column.Kind.TIME_SLOT || kind == Column.Kind.CONTACT || kind == Column.Kind.COLOUR_CODE;
+    }
+
+    /** Whether there are digital channels in the table: else a slot is a memory, and a contact whoever looks after a repeater. */
+    private boolean isDigital() {
+        return java.util.stream.IntStream.range(0, width)
+                .anyMatch(column -> Headings.fits(headingOf(column)).getOrDefault(Column.Kind.TALK_GROUP, 0) == EXACTLY
+                        || contents.get(column).matching(cell -> cell.matches("(?i)dmr|digital")) > 0);
     }
 
     private static boolean isCode(String cell) {

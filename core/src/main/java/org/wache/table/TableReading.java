@@ -13,6 +13,7 @@ import org.wache.channel.Channel;
 import org.wache.channel.ChannelList;
 import org.wache.channel.Field;
 import org.wache.rulebook.Edition;
+import org.wache.signal.Mode;
 import org.wache.signal.Tone;
 import org.wache.typed.AddLine;
 import org.wache.typed.Plain;
@@ -372,9 +373,9 @@ public record TableReading(List<String> extraColumns, List<RowReading> rows) {
                 return;
             }
             switch (kind) {
-                case COLOUR_CODE -> sketch.text(Field.COLOUR_CODE, figures);
-                case TIME_SLOT -> sketch.text(Field.TIME_SLOT, figures);
-                case TALK_GROUP -> sketch.text(Field.TALK_GROUP, figures);
+                case COLOUR_CODE -> sketch.text(Field.COLOUR_CODE, figures).impliedBySetting(Mode.DMR);
+                case TIME_SLOT -> sketch.text(Field.TIME_SLOT, figures).impliedBySetting(Mode.DMR);
+                case TALK_GROUP -> sketch.text(Field.TALK_GROUP, figures).impliedBySetting(Mode.DMR);
                 default -> sketch.text(Field.ACCESS_CODE, figures.toUpperCase(java.util.Locale.ROOT));
             }
         }

@@ -217,6 +217,9 @@ public final class Sketch {
         fields.put(Field.RX_MHZ, receive.megahertz());
         fields.put(Field.TX_MHZ, talks ? transmit.megahertz() : "");
         settleMode(edition, talks, fields);
+        if (byProgram) {
+            withoutStraySettings(fields);
+        }
         settleTones(edition, house, talks, fields);
         if (!fields.containsKey(Field.NAME) || fields.get(Field.NAME).isBlank()) {
             String name = fallbackName.isEmpty() ? receive.megahertz() : fallbackName;
@@ -225,6 +228,23 @@ public final class Sketch {
         fields.putAll(unread);
         fields.values().removeIf(String::isEmpty);
         return new Understood(fields, said, Optional.empty());
+    }
+
+    /** A program fills in a colour code and a slot for analogue channels too: they are not the entry's. */
+    private void withoutStraySettings(Map<Field, String> fields) {
+        Optional<Mode> named = Mode.parse(fields.getOrDefault(Field.MODE, ""));
+        List<Field> stray = fields.keySet().stream()
+                .filter(field -> !field.modes().isEmpty()
+                        && named.isPresent()
+                        && !field.modes().contains(named.get()))
+                .toList();
+        for (Field field : stray) {
+            said.add(Said.because(
+                    field,
+                    "no " + field.changed(),
+                    named.get().name() + " has none: “" + fields.get(field) + "” is what the program fills in"));
+            fields.remove(field);
+        }
     }
 
     private Optional<String> settleTransmit(Edition edition, Unsaid unsaid) {

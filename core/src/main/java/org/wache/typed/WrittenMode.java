@@ -60,7 +60,6 @@ public record WrittenMode(Optional<Mode> mode, Optional<Boolean> narrow, Optiona
             Map.entry("digital voice", "DV"),
             Map.entry("pkt", "PKT"),
             Map.entry("packet", "PKT"),
-            Map.entry("aprs", "PKT"),
             Map.entry("position reports", "PKT"),
             Map.entry("ft8", "FT8"),
             Map.entry("ft-8", "FT8"),

@@ -192,13 +192,23 @@ class ProgramTablesTest {
                                 1,Ridge Local,442.42500,447.42500,DMR,1,Slot 2,9,Local,None,None,5 W
                                 2,Ridge Wide,442.42500,447.42500,DMR,1,Slot 1,3100,Wide,None,None,5 W
                                 3,Direct,446.50000,446.50000,DMR,1,,99,Direct,None,None,5 W
-                                4,Levee,146.55000,146.55000,FM,,,,,100.0,100.0,5 W
+                                4,Levee,146.55000,146.55000,FM,1,Slot 1,,,100.0,100.0,5 W
                                 """))
                 .containsExactly(
                         "1,Ridge Local,442.425,447.425,DMR,5,,,,1,2,9,Local",
                         "2,Ridge Wide,442.425,447.425,DMR,1".replace(",1", ",5,,,,1,1,3100,Wide"),
                         "3,Direct,446.500,446.500,DMR,5,,,,1,,99,Direct",
                         "4,Levee,146.550,146.550,FM,5,100.0,100.0");
+    }
+
+    /** In a list of analogue repeaters a slot is a memory, and a contact is whoever looks after the repeater. */
+    @Test
+    void withoutDigitalChannelsTheirWordsMeanSomethingElse() {
+        TableReading reading = read(
+                "Slot,Name,Output,Offset,PL,Contact\n1,Ridge,146.94,-,100,A. Fenwright\n2,Gauge,444.15,+,131.8,J. Weirley\n");
+        assertThat(reading.rows().stream().map(row -> shown(row.entry().orElseThrow())))
+                .containsExactly("1,Ridge,146.940,146.340,FM,,100.0", "2,Gauge,444.150,449.150,FM,,131.8");
+        assertThat(reading.extraColumns()).containsExactly("Contact 2");
     }
 
     /** Program 7: network access codes; program 8: random access numbers. */

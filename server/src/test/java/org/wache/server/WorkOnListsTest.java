@@ -120,6 +120,11 @@ class WorkOnListsTest {
                                         + ",\"knowledge\":{\"neighbours\":[],\"tables\":[]}}")
                         .statusCode())
                 .isEqualTo(409); // begun on an older version
+        int now = get("/api/groups/" + who.group() + "/tones").path("version").asInt();
+        HttpResponse<String> back = who.put(
+                "/api/groups/" + who.group() + "/tones",
+                "{\"before\":" + now + ",\"knowledge\":" + known.path("knowledge") + "}"); // as the others expect it
+        assertThat(back.statusCode()).as(back.body()).isEqualTo(200);
     }
 
     @Test // 127.3 Hz is code 19 of the consumer table; D023 sounds like D047 inverted: common practice, no source
