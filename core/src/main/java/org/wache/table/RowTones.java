@@ -3,9 +3,11 @@ package org.wache.table;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Pattern;
 import org.wache.channel.Field;
 import org.wache.rulebook.ToneTable;
@@ -24,12 +26,18 @@ final class RowTones {
     /** The tone that most programs put where none is chosen. Common practice, no source. */
     private static final Pattern FILLED_IN = Pattern.compile("88[.,]50*");
 
+    private static final int SEVERAL = 3;
+
     private final Table table;
     private final Mapping mapping;
     private final ToneTable tones;
     private final boolean codeSaysSides;
     /** For each column what stands in it most often. */
     private final Map<Integer, String> usual = new HashMap<>();
+    /** For each column what stands in it where no tone is in use. */
+    private final Map<Integer, Set<String>> unused = new HashMap<>();
+    /** The columns that have the same in each of several rows. */
+    private final Set<Integer> alike = new HashSet<>();
 
     RowTones(Table table, Mapping mapping, ToneTable tones) {
         this.table = table;
@@ -40,7 +48,19 @@ final class RowTones {
         for (int column = 0; column < mapping.columns().size(); column++) {
             if (mapping.columns().get(column).kind().tone()) {
                 usual.put(column, mostOften(column));
+                unused.put(column, new HashSet<>());
+                if (sameInEveryRow(column)) {
+                    alike.add(column);
+                }
             }
+        }
+        int use = mapping.column(Column.Kind.TONE_USE);
+        if (use >= 0) {
+            table.rows().stream()
+                    .skip(mapping.first())
+                    .filter(row -> row.cell(use).isEmpty()
+                            || ToneKind.read(row.cell(use)).equals(Optional.of(ToneKind.OFF)))
+                    .forEach(row -> unused.forEach((column, cells) -> cells.add(row.cell(column))));
         }
     }
 
@@ -67,6 +87,18 @@ final class RowTones {
     /** Whether a column says which of the tones are in use. */
     boolean govern() {
         return mapping.has(Column.Kind.TONE_USE);
+    }
+
+    private boolean sameInEveryRow(int column) {
+        List<Table.Row> rows = table.rows().stream().skip(mapping.first()).toList();
+        String first = rows.isEmpty() ? "" : rows.get(0).cell(column);
+        return rows.size() >= SEVERAL
+                && rows.stream().allMatch(row -> row.cell(column).equals(first));
+    }
+
+    /** Whether a column has the same in each of several rows: then a program filled it in, and nobody chose it. */
+    boolean alikeInEveryRow(int column) {
+        return alike.contains(column);
     }
 
     /** Adds the tones that a row says are in use. */
@@ -141,13 +173,7 @@ final class RowTones {
             return true;
         }
         String cell = row.cell(column);
-        int use = mapping.column(Column.Kind.TONE_USE);
-        return FILLED_IN.matcher(cell).matches()
-                || table.rows().stream()
-                        .skip(mapping.first())
-                        .filter(other -> ToneKind.read(other.cell(use)).equals(Optional.of(ToneKind.OFF))
-                                || other.cell(use).isEmpty())
-                        .anyMatch(other -> other.cell(column).equals(cell));
+        return FILLED_IN.matcher(cell).matches() || unused.get(column).contains(cell);
     }
 
     private Optional<ToneKind> parted(Table.Row row) {

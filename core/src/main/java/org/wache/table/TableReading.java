@@ -333,7 +333,13 @@ public record TableReading(List<String> extraColumns, List<RowReading> rows) {
                     }
                 }
                 case CODE, CODE_HEARD -> {
-                    if (!tonesByKind.govern()) {
+                    if (!tonesByKind.govern() && tonesByKind.alikeInEveryRow(index)) {
+                        sketch.note(Said.doubtful(
+                                Field.TX_TONE,
+                                "no code",
+                                "“" + cell + "” stands in every row under " + heading(index)
+                                        + ", as a program fills it in; choose “Tone” for the column if it is meant"));
+                    } else if (!tonesByKind.govern()) {
                         one(
                                 sketch,
                                 column.kind() == Column.Kind.CODE_HEARD

@@ -106,6 +106,19 @@ class ProgramTablesTest {
                 .isEmpty());
     }
 
+    /** The same without a column of kinds: a code that stands in every row is asked about and not taken. */
+    @Test
+    void aCodeInEveryRowIsAskedAbout() {
+        StringBuilder table = new StringBuilder("No,Name,Freq,DCS\n");
+        for (int i = 1; i <= 9; i++) {
+            table.append(i).append(",S").append(i).append(",146.4").append(i).append(",023\n");
+        }
+        assertThat(read(table.toString()).rows()).hasSize(9).allSatisfy(row -> assertThat(
+                        row.entry().orElseThrow().text(Field.TX_TONE))
+                .isEmpty());
+        assertThat(doubts(table.toString())).hasSize(9).allMatch(doubt -> doubt.startsWith("no code: “023” stands"));
+    }
+
     /** Program 2: kinds by side in one column, tabs. */
     @Test
     void kindsByArrow() {
