@@ -254,6 +254,31 @@ class AbsurdTest {
         assertThat(version(ada, list)).isEqualTo(before + 50);
     }
 
+    /** A crowd at one list that cannot be saved for a while waits its turn, and nobody at another list feels it. */
+    @Test
+    void aCrowdAtOneListDoesNotShutOutTheOthers(RunningServer server) throws Exception {
+        Browserless ada = Browserless.signedIn(server.address(), "coordinator");
+        long crowded = ada.take("Crowded", "number,name,rx_mhz\n1,A,162.550\n");
+        long quiet = ada.take("Quiet", "number,name,rx_mhz\n1,A,162.550\n");
+        java.util.concurrent.CompletableFuture<List<HttpResponse<String>>> crowd;
+        try (java.sql.Connection held = java.sql.DriverManager.getConnection(server.database(), "wache", "")) {
+            held.setAutoCommit(false);
+            try (java.sql.Statement statement = held.createStatement()) {
+                statement.execute("select id from channel_list where id = " + crowded + " for update");
+            }
+            crowd = java.util.concurrent.CompletableFuture.supplyAsync(() ->
+                    together(30, i -> ada.put("/api/lists/" + crowded + "/name", "{\"name\":\"Crowd " + i + "\"}")));
+            Thread.sleep(6_000); // longer than anybody waits for a connection
+            assertThat(ada.put("/api/lists/" + quiet + "/name", "{\"name\":\"Still\"}")
+                            .statusCode())
+                    .isEqualTo(204);
+            held.rollback();
+        }
+        assertThat(crowd.get())
+                .allSatisfy(answer ->
+                        assertThat(answer.statusCode()).as(answer.body()).isEqualTo(204));
+    }
+
     @Test
     void thoseWhoChangeTheSameFieldAreToldOfEachOther(RunningServer server) {
         Browserless ada = Browserless.signedIn(server.address(), "coordinator");
