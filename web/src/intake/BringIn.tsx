@@ -101,7 +101,7 @@ export function BringIn({
         <input
           ref={input}
           type="file"
-          accept=".csv,.tsv,.txt,.json,.xlsx,.xls,.ods"
+          accept=".csv,.tsv,.txt,.json,.xlsx,.xls,.ods,.html,.htm"
           aria-label="List file"
           className="sr-only"
           tabIndex={-1}

@@ -53,7 +53,17 @@ function Reading({ brought }: { brought: BroughtIn }) {
   const read = Server.useQuery(
     'post',
     '/api/intakes/{intake}/reading',
-    { params: { path: { intake: brought.id } }, body: { sheet, mapping: mapping ?? null, show, from } },
+    {
+      params: { path: { intake: brought.id } },
+      body: {
+        sheet,
+        mapping: mapping ?? null,
+        show,
+        from,
+        into: into ? Number(into) : null,
+        team: into || team === '' ? null : team,
+      },
+    },
     { placeholderData: keepPreviousData },
   );
   const take = useMutation({

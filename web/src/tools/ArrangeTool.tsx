@@ -55,6 +55,7 @@ export function ArrangeTool({ desk, onTake, onClose }: ToolProps) {
         options={[
           ['as-they-are', 'as they are'],
           ['frequency', 'by frequency'],
+          ['channel', 'by channel number of the service'],
           ['name', 'by name'],
           ['number', 'by number'],
           ['use', 'direct, repeaters, listening'],

@@ -50,6 +50,9 @@ public record Arrival(Optional<ChannelList> list, List<Sheet> sheets) {
         if (start.isEmpty()) {
             throw new ArrivalProblem("There is nothing in it but blanks.");
         }
+        if (PageTables.isOne(text)) {
+            return new Arrival(Optional.empty(), PageTables.read(text));
+        }
         List<Sheet> sheets = List.of(new Sheet("", TextTable.read(text).unfolded()));
         return new Arrival(own(text, sheets.get(0), name), sheets);
     }

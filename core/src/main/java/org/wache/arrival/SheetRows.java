@@ -82,6 +82,11 @@ final class SheetRows {
         rows.add(new Table.Row(row + 1, cells));
     }
 
+    /** How many rows hold anything so far. */
+    int count() {
+        return rows.size();
+    }
+
     /** The sheet ends: it is one of them, when it holds anything. */
     void into(List<Sheet> sheets) {
         Table table = new Table(rows);

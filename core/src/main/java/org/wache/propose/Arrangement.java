@@ -27,6 +27,8 @@ public record Arrangement(List<Integer> order, List<String> numbers, List<String
     public enum SortBy {
         AS_THEY_ARE,
         FREQUENCY,
+        /** As the channels of their service are numbered; what has no channel comes after, by frequency. */
+        CHANNEL,
         NAME,
         NUMBER,
         USE
@@ -62,7 +64,7 @@ public record Arrangement(List<Integer> order, List<String> numbers, List<String
         Map<String, List<Integer>> groups = new LinkedHashMap<>();
         List<Integer> sorted =
                 new ArrayList<>(IntStream.range(0, channels.size()).boxed().toList());
-        sorted.sort(Comparator.comparing(channels::get, by(wanted.sort())));
+        sorted.sort(Comparator.comparing(channels::get, by(wanted.sort(), edition)));
         for (int place : sorted) {
             groups.computeIfAbsent(group(edition, channels.get(place), wanted.group()), any -> new ArrayList<>())
                     .add(place);
@@ -103,7 +105,17 @@ public record Arrangement(List<Integer> order, List<String> numbers, List<String
         return title.isEmpty() ? (split ? "Zone " + number : "") : split ? title + " " + number : title;
     }
 
-    private static Comparator<Channel> by(SortBy sort) {
+    private static int channelNumber(Edition edition, Channel channel) {
+        return channel.receive()
+                .filter(hears -> channel.transmit().isPresent())
+                .flatMap(hears -> service(edition, channel).flatMap(service -> service.channelAt(hears, false)))
+                .map(fixed -> fixed.name().replaceAll("[^0-9]", ""))
+                .filter(digits -> digits.matches("[0-9]{1,4}"))
+                .map(Integer::parseInt)
+                .orElse(Integer.MAX_VALUE);
+    }
+
+    private static Comparator<Channel> by(SortBy sort, Edition edition) {
         return switch (sort) {
             case AS_THEY_ARE -> Comparator.comparing(any -> 0);
             case FREQUENCY ->
@@ -111,6 +123,9 @@ public record Arrangement(List<Integer> order, List<String> numbers, List<String
                                 channel.receive().map(hears -> hears.hertz()).orElse(Long.MAX_VALUE))
                         .thenComparing(channel ->
                                 channel.transmit().map(talks -> talks.hertz()).orElse(0L));
+            case CHANNEL ->
+                Comparator.comparingInt((Channel channel) -> channelNumber(edition, channel))
+                        .thenComparing(by(SortBy.FREQUENCY, edition));
             case NAME -> Comparator.comparing(channel -> channel.name().toLowerCase(Locale.ROOT));
             case NUMBER ->
                 Comparator.comparingInt(channel -> channel.number().matches("[0-9]{1,6}")

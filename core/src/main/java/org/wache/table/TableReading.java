@@ -12,7 +12,10 @@ import org.wache.audit.context.HouseRules;
 import org.wache.channel.Channel;
 import org.wache.channel.ChannelList;
 import org.wache.channel.Field;
+import org.wache.rulebook.AuthorisedService;
 import org.wache.rulebook.Edition;
+import org.wache.rulebook.Service;
+import org.wache.signal.Frequency;
 import org.wache.signal.Mode;
 import org.wache.signal.Tone;
 import org.wache.typed.AddLine;
@@ -100,6 +103,44 @@ public record TableReading(List<String> extraColumns, List<RowReading> rows) {
     /** Reads a table. */
     public static TableReading of(Table table, Mapping mapping, Edition edition, HouseRules house) {
         return new Reader(table, mapping, edition, house).read();
+    }
+
+    /**
+     * The same for a list whose carriers are known: where each frequency stands in somebody's licence (dispatch, business)
+     * and none of them has such a licence, an entry listens, and says so.
+     *
+     * @param held the services that a carrier has a licence of
+     */
+    public TableReading carriedBy(Set<String> held, Edition edition) {
+        return new TableReading(
+                extraColumns,
+                rows.stream().map(row -> carriedBy(row, held, edition)).toList());
+    }
+
+    private static RowReading carriedBy(RowReading row, Set<String> held, Edition edition) {
+        Optional<List<Service>> whose = row.entry()
+                .flatMap(entry -> Frequency.ofMegahertz(entry.text(Field.TX_MHZ)))
+                .map(edition::ashoreAt)
+                .filter(services -> !services.isEmpty()
+                        && services.stream()
+                                .allMatch(each -> each instanceof AuthorisedService && !held.contains(each.id())));
+        if (whose.isEmpty()) {
+            return row;
+        }
+        List<Said> said = new ArrayList<>(row.said());
+        said.removeIf(each -> each.field() == Field.TX_MHZ || each.field() == Field.TX_TONE);
+        said.add(Said.doubtful(
+                Field.TX_MHZ,
+                "listens only",
+                "of those who carry the list nobody has a licence for "
+                        + whose.get().get(0).inText() + ", so “"
+                        + row.entry().get().text(Field.TX_MHZ) + "” is not taken"));
+        return new RowReading(
+                row.line(),
+                row.cells(),
+                row.entry().map(entry -> entry.with(Map.of(Field.TX_MHZ, "", Field.TX_TONE, ""))),
+                List.copyOf(said),
+                row.aside());
     }
 
     static boolean isUse(String cell) {

@@ -1,7 +1,6 @@
 package org.wache.typed;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -90,25 +89,14 @@ public final class AddLine {
     }
 
     /**
-     * The entries of what was typed or pasted: a line each, without bullets; and those of one line that are parted by
-     * semicolons or tabs, where each part is an entry by itself.
+     * The entries of what was typed or pasted: a line each, without bullets; those of one line that are parted by
+     * semicolons or tabs, where each part is an entry by itself; and each channel of “FRS 1 to 16”.
      */
     public static List<String> parts(String text, Edition edition) {
         List<String> all = new ArrayList<>();
         for (String line : text.split("\\R")) {
-            List<String> parts = Arrays.stream(line.split("[;\t]"))
-                    .map(String::strip)
-                    .filter(part -> !part.isEmpty())
-                    .toList();
-            boolean several = parts.size() > 1
-                    && parts.stream().allMatch(part -> read(part, edition, HouseRules.NONE)
-                            .best()
-                            .problem()
-                            .isEmpty());
-            if (several) {
-                all.addAll(parts);
-            } else if (!line.isBlank()) {
-                all.add(line.strip());
+            if (!line.isBlank()) {
+                all.addAll(SeveralOnALine.of(line, edition));
             }
         }
         return all;
@@ -121,6 +109,10 @@ public final class AddLine {
             sketch.text(Field.NUMBER, numbered.group(1));
             return line.substring(numbered.end());
         }
+        return withoutBullet(line);
+    }
+
+    static String withoutBullet(String line) {
         return line.replaceFirst("^\\s*[-*\u2022\u00b7\u2013]\\s+(?=\\S)", "");
     }
 
@@ -407,7 +399,20 @@ public final class AddLine {
         }
         named.get().into(sketch);
         service = true;
-        return coded.matches() ? code(coded.group(2)) : Optional.empty();
+        return coded.matches() ? codeOrRange(ofService, number, coded.group(2)) : Optional.empty();
+    }
+
+    /** Radios of the trade write channel and code as “5-12”; where both are channels, several may be meant. */
+    private Optional<String> codeOrRange(String ofService, String number, String code) {
+        boolean rising = Integer.parseInt(number) < Integer.parseInt(code);
+        if (rising && Channels.of(edition, ofService, code, false).isPresent()) {
+            sketch.note(Said.doubtful(
+                    Field.TX_TONE,
+                    "channel " + number + " with code " + code,
+                    "several channels are written “" + ofService.toUpperCase(Locale.ROOT) + " " + number + " to " + code
+                            + "”"));
+        }
+        return code(code);
     }
 
     private boolean frequency(String word) {
@@ -689,6 +694,12 @@ public final class AddLine {
         }
         boolean smallNumber = word.matches("[0-9]{1,2}");
         if (smallNumber && service) {
+            if (tones > 0) {
+                sketch.note(Said.doubtful(
+                        Field.RX_TONE,
+                        "a second code, " + word,
+                        "channels one after the other are written with commas"));
+            }
             return code(word);
         }
         Optional<Tone> hertz = smallNumber && word.length() == 2 ? hertz(word) : Optional.empty();

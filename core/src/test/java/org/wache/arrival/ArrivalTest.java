@@ -56,6 +56,41 @@ class ArrivalTest {
         }
     }
 
+    @Test
+    void theTablesOfAPageAreReadWithTheCellsThatReachOverOthers() {
+        String page =
+                """
+                <!doctype html><html><body><table><tr><td>a frame for looks</td></tr></table>
+                <table><caption>Repeaters &amp; more</caption>
+                <thead><tr><th>Name<th colspan="2">Output &nbsp; and offset<th>PL</tr></thead>
+                <tr><td rowspan=2>Ridge<td>146.940<td>-<td>100.0
+                <tr><td>444.150<td>+<td>131.8
+                <tr><td>Caf&eacute;<td colspan=3>off the air
+                </table><script>document.write('x')</script></body></html>""";
+        Arrival arrival = Arrival.read(page.getBytes(StandardCharsets.UTF_8), "page.html", "");
+        assertThat(arrival.sheets()).extracting(Sheet::name).containsExactly("Repeaters & more");
+        assertThat(arrival.sheets().get(0).table().rows())
+                .extracting(row -> String.join("|", row.cells()))
+                .containsExactly(
+                        "Name|Output and offset||PL",
+                        "Ridge|146.940|-|100.0",
+                        "Ridge|444.150|+|131.8",
+                        "Caf\u00e9|off the air");
+    }
+
+    @Test
+    void aPageOfHugeCellsIsRefused() {
+        String cells = "<td rowspan=9999 colspan=9999>x".repeat(50);
+        String page = "<table>" + ("<tr>" + cells).repeat(400) + "</table>";
+        assertThatThrownBy(() -> Arrival.read(page.getBytes(StandardCharsets.UTF_8), "page.html", ""))
+                .isInstanceOf(ArrivalProblem.class)
+                .hasMessageContaining("cells");
+        assertThatThrownBy(() -> Arrival.read(
+                        "<html><table><tr><td>1</table>".getBytes(StandardCharsets.UTF_8), "page.html", ""))
+                .isInstanceOf(ArrivalProblem.class)
+                .hasMessageContaining("no table with rows");
+    }
+
     private static byte[] open() throws IOException {
         SpreadSheet book = new SpreadSheet();
         com.github.miachm.sods.Sheet sheet =

@@ -258,6 +258,30 @@ class ProposalsTest {
         assertThat(arranged.zones()).isEmpty();
     }
 
+    /** The frequencies of FRS 8 to 14 lie above those of 15 to 22 (47 CFR 95.563): by frequency, the channels would be mixed. */
+    @Test
+    void channelsOfAServiceKeepTheirOrder() {
+        List<Channel> channels = java.util.stream.Stream.of("22", "8", "1", "15", "9")
+                .map(number -> Channel.of(
+                        org.wache.typed.AddLine.read("frs " + number, EDITION, org.wache.audit.context.HouseRules.NONE)
+                                .best()
+                                .fields(),
+                        List.of()))
+                .toList();
+        assertThat(Arrangement.of(
+                                EDITION,
+                                channels,
+                                new Arrangement.Wanted(
+                                        Arrangement.SortBy.CHANNEL,
+                                        Arrangement.GroupBy.NOTHING,
+                                        OptionalInt.of(1),
+                                        false,
+                                        false,
+                                        OptionalInt.empty()))
+                        .order())
+                .containsExactly(2, 1, 4, 3, 0);
+    }
+
     @Test
     void theOrderIsAlwaysAPermutation() {
         for (Arrangement.SortBy sort : Arrangement.SortBy.values()) {

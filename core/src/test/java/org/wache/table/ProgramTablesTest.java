@@ -317,4 +317,22 @@ class ProgramTablesTest {
                 .allMatch(doubt -> doubt.startsWith("power not known"))
                 .hasSize(3);
     }
+
+    /** 47 CFR 90: who dispatches has a licence with the frequency in it; who has none hears it. GMRS is a matter for the audit. */
+    @Test
+    void whatOnlyALicenceWithTheFrequencyOpensIsHeardByThoseWhoHaveNone() {
+        Table table = TextTable.read("name,rx,tx,tone\nFire,154.265,154.265,100.0\nRidge,462.675,467.675,141.3\n");
+        TableReading read = TableReading.of(table, Guess.of(table, EDITION), EDITION, HouseRules.NONE);
+        TableReading amateurs = read.carriedBy(java.util.Set.of("amateur"), EDITION);
+        assertThat(amateurs.list("").channels())
+                .extracting(channel -> channel.text(Field.TX_MHZ))
+                .containsExactly("", "467.675");
+        assertThat(amateurs.rows().get(0).said())
+                .anySatisfy(said -> assertThat(said.line()).contains("listens only", "nobody has a licence"));
+        assertThat(read.carriedBy(java.util.Set.of("land-mobile"), EDITION)
+                        .list("")
+                        .channels())
+                .extracting(channel -> channel.text(Field.TX_MHZ))
+                .containsExactly("154.265", "467.675");
+    }
 }

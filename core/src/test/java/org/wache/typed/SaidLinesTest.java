@@ -129,6 +129,8 @@ class SaidLinesTest {
                 "146.94 71       | tone 71.9",
                 "pmr 3           | channel 3 of personal radio",
                 "146.94 - 100 55.5 | “55.5” was left over",
+                "frs 1-5            | channel 1 with code 5",
+                "murs 1 2 3         | a second code, 3",
             })
     void whatIsDoubtfulIsAskedAbout(String line, String doubt) {
         assertThat(read(line).said().stream().filter(Said::doubt).map(Said::words))
@@ -149,6 +151,14 @@ class SaidLinesTest {
                 "146.52;146.55              | 146.52 + 146.55",
                 "146.94;-;100               | 146.94;-;100", // the cells of one entry
                 "146.94 - 100               | 146.94 - 100",
+                "FRS 1 to 3                 | FRS 1 + FRS 2 + FRS 3",
+                "gmrs ch 15 through 17 141.3 | gmrs 15 141.3 + gmrs 16 141.3 + gmrs 17 141.3",
+                "murs 1, 2 and 5            | murs 1 + murs 2 + murs 5",
+                "marine 16 & 9              | marine 16 + marine 9",
+                "wx 1..3                    | wx 1 + wx 2 + wx 3",
+                "frs 1, 2; murs 3           | frs 1 + frs 2 + murs 3",
+                "gmrs 16, 67                | gmrs 16, 67", // a tone
+                "club 1 to 3                | club 1 to 3",
             })
     void severalOnALineAreParted(String text, String parts) {
         assertThat(String.join(" + ", AddLine.parts(text, EDITION))).isEqualTo(parts);

@@ -75,12 +75,20 @@ class IntakeController {
     /** What a column may be taken for. */
     record KindChoice(Column.Kind id, String title) {}
 
-    /** How a table is to be read, and which of its rows are to be shown: all, aside or doubt. */
+    /** How a table is to be read, for whom, and which of its rows are to be shown: all, aside or doubt. */
     record ReadingRequest(
             @NotNull String sheet,
             @Schema(nullable = true) Optional<Mappings.@Valid TableMapping> mapping,
             @NotNull String show,
-            int from) {}
+            int from,
+            @Schema(nullable = true) Optional<Long> into,
+            @Schema(nullable = true) Optional<@Size(max = LONGEST_NAME) String> team) {
+
+        ReadingRequest {
+            into = into == null ? Optional.empty() : into;
+            team = team == null ? Optional.empty() : team;
+        }
+    }
 
     /**
      * A table as it is read.
@@ -186,7 +194,7 @@ class IntakeController {
     }
 
     private static String plain(String name) {
-        String bare = name.replaceFirst("(?i)\\.(csv|tsv|txt|xlsx?|ods|json)$", "")
+        String bare = name.replaceFirst("(?i)\\.(csv|tsv|txt|xlsx?|ods|html?|json)$", "")
                 .replaceAll("[\\p{Cntrl}\\p{Cf}\\p{Zl}\\p{Zp}]", " ")
                 .strip();
         return bare.isEmpty() ? "Untitled" : bare.substring(0, Math.min(bare.length(), LONGEST_NAME));
@@ -195,8 +203,12 @@ class IntakeController {
     @PostMapping("/api/intakes/{intake}/reading")
     ReadTable read(Account asking, @PathVariable long intake, @Valid @RequestBody ReadingRequest request) {
         long account = asking.id();
-        IntakeService.Looked looked =
-                service.look(account, service.kept(account, intake), request.sheet(), request.mapping());
+        IntakeService.Looked looked = service.lookFor(
+                account,
+                service.kept(account, intake),
+                request.sheet(),
+                request.mapping(),
+                new IntakeService.Destination(request.into(), request.team()));
         List<TableReading.RowReading> rows = looked.reading().rows();
         List<TableReading.RowReading> matching = rows.stream()
                 .filter(row -> switch (request.show()) {
@@ -295,8 +307,7 @@ class IntakeController {
                 request.name().strip(),
                 request.sheet(),
                 request.mapping(),
-                request.into(),
-                request.team());
+                new IntakeService.Destination(request.into(), request.team()));
         return new TakenIn(taken.list(), taken.name(), taken.entries(), taken.aside());
     }
 

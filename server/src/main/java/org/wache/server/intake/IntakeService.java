@@ -2,6 +2,7 @@ package org.wache.server.intake;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -56,8 +57,36 @@ class IntakeService {
     /** A table, how it is read, and what comes of it. */
     record Looked(Sheet sheet, Mapping mapping, boolean remembered, TableReading reading) {}
 
+    /** Who will carry what is brought in: those of a list that it is added to, or a team, or nobody yet. */
+    record Destination(Optional<Long> into, Optional<String> team) {}
+
+    /** As {@link #look}, for those who will carry it. */
+    Looked lookFor(
+            long account,
+            IntakeStore.Kept kept,
+            String sheetName,
+            Optional<Mappings.TableMapping> asked,
+            Destination destination) {
+        Looked looked = look(account, kept, sheetName, asked);
+        Optional<Set<String>> held = destination.into().isPresent()
+                ? destination.into().flatMap(list -> {
+                    lists.visible(account, list);
+                    return lists.heldFor(list);
+                })
+                : destination
+                        .team()
+                        .filter(team -> !team.isBlank())
+                        .flatMap(team -> lists.heldInTeam(kept.club(), team));
+        return held.map(services -> new Looked(
+                        looked.sheet(),
+                        looked.mapping(),
+                        looked.remembered(),
+                        looked.reading().carriedBy(services, editions.ofGroup(account, kept.club()))))
+                .orElse(looked);
+    }
+
     /** Reads a table as it is asked for, else as the group last read one with these headings, else as it seems best. */
-    Looked look(long account, IntakeStore.Kept kept, String sheetName, Optional<Mappings.TableMapping> asked) {
+    private Looked look(long account, IntakeStore.Kept kept, String sheetName, Optional<Mappings.TableMapping> asked) {
         Sheet sheet = sheet(kept, sheetName);
         Edition edition = editions.ofGroup(account, kept.club());
         Mapping guess = Guess.of(sheet.table(), edition);
@@ -119,8 +148,7 @@ class IntakeService {
             String name,
             String sheet,
             Optional<Mappings.TableMapping> asked,
-            Optional<Long> into,
-            Optional<String> team) {
+            Destination destination) {
         IntakeStore.Kept kept = kept(account, intake);
         boolean asList = kept.arrival().list().isPresent() && asked.isEmpty();
         ChannelList list;
@@ -128,7 +156,7 @@ class IntakeService {
         if (asList) {
             list = kept.arrival().list().get();
         } else {
-            Looked looked = look(account, kept, sheet, asked);
+            Looked looked = lookFor(account, kept, sheet, asked, destination);
             aside = looked.reading().aside();
             list = looked.reading().list(name);
             store.remember(
@@ -138,11 +166,14 @@ class IntakeService {
                     JSON.writeValueAsString(Mappings.view(looked.mapping())));
         }
         ChannelList named = new ChannelList(name, list.extraColumns(), list.channels());
-        long id = into.isPresent()
-                ? lists.append(account, kept.club(), into.get(), named)
+        long id = destination.into().isPresent()
+                ? lists.append(account, kept.club(), destination.into().get(), named)
                 : lists.add(account, kept.club(), named);
-        if (into.isEmpty()) {
-            team.filter(given -> !given.isBlank()).ifPresent(carries -> lists.carriedBy(account, id, carries));
+        if (destination.into().isEmpty()) {
+            destination
+                    .team()
+                    .filter(given -> !given.isBlank())
+                    .ifPresent(carries -> lists.carriedBy(account, id, carries));
         }
         store.keepAside(id, kept.name(), aside);
         store.remove(intake);

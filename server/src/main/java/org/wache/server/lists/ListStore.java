@@ -225,6 +225,16 @@ public class ListStore {
         return byList;
     }
 
+    /** Those of the roster who are in a team, each once. */
+    List<RosterHolder> inTeam(long club, String team) {
+        return jdbc.sql("select " + HOLDER
+                        + " from party where club_id = :club and not removed and :team = any(teams) order by id")
+                .param("club", club)
+                .param("team", team)
+                .query(ListStore::holder)
+                .list();
+    }
+
     private static RosterHolder holder(ResultSet row, int number) throws SQLException {
         return new RosterHolder(
                 row.getLong("party"),

@@ -4,6 +4,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.springframework.stereotype.Component;
 import org.wache.audit.Audit;
@@ -14,6 +16,7 @@ import org.wache.channel.Field;
 import org.wache.radio.Radio;
 import org.wache.rulebook.Edition;
 import org.wache.server.papers.PlaceArea;
+import org.wache.server.web.Json;
 import org.wache.server.web.Missing;
 
 /** How other parts of the server make lists and add to them. */
@@ -51,6 +54,25 @@ public class ListTaking {
     /** The team that carries the list of the group that was changed last; empty where no team carries one. */
     public Optional<String> lastTeam(long club) {
         return store.lastTeam(club);
+    }
+
+    /** The services of which somebody in a team has a licence; nothing where nobody is in it. */
+    public Optional<Set<String>> heldInTeam(long club, String team) {
+        return held(store.inTeam(club, team));
+    }
+
+    /** The services of which somebody who carries a list has a licence; nothing where nobody carries it. */
+    public Optional<Set<String>> heldFor(long list) {
+        return held(store.carriers(List.of(list)).get(list));
+    }
+
+    private static Optional<Set<String>> held(List<RosterHolder> carriers) {
+        return carriers.isEmpty()
+                ? Optional.empty()
+                : Optional.of(carriers.stream()
+                        .flatMap(each -> Json.MAPPER.readTree(each.licences()).valueStream())
+                        .map(licence -> licence.path("service").asString(""))
+                        .collect(Collectors.toSet()));
     }
 
     /** Says which team carries a list of which nobody said that yet. */
