@@ -4,7 +4,7 @@ export function Keys({ keys }: { keys: string[] }) {
   return (
     <span className="flex flex-wrap items-center gap-1 py-0.5 print:mx-1 print:inline-flex print:gap-0.5 print:py-0">
       {keys.map((key, index) =>
-        key.includes(' until ') ? (
+        / until |^turn |while switching on$/.test(key) ? (
           <span key={index} className="text-soft">
             {key}
           </span>

@@ -69,9 +69,17 @@ export function PaperPage() {
                 not replace your licence terms.
               </p>
             </div>
+            {paper.data.tables.map((table) => (
+              <p key={table.title} className="text-second">
+                <span className="font-semibold">{table.title}:</span>{' '}
+                <span className="font-mono">{table.rows.join(', ')}</span>
+              </p>
+            ))}
+            {able.length > 0 && <Once title="Before the first entry" steps={paper.data.before} />}
             {able.map((entry) => (
               <Entry key={entry.entry} entry={entry} list={list} model={model} />
             ))}
+            {able.length > 0 && <Once title="After the last entry" steps={paper.data.after} />}
             {unable.length > 0 && (
               <section aria-label="Not by hand">
                 <h2 className="font-semibold">Not by hand</h2>
@@ -107,7 +115,7 @@ function Entry({ entry, list, model }: { entry: Schemas['PaperEntry']; list: num
           {entry.name} <span className="text-soft font-normal">into memory {entry.memory}</span>
         </h2>
         <span className="text-second font-mono">
-          hears {entry.hears}, talks on {entry.talks}
+          hears {entry.hears}, {entry.talks ? `talks on ${entry.talks}` : 'only listens'}
           {entry.sends && `, sends ${entry.sends}`}
           {entry.opensOn && `, opens on ${entry.opensOn}`}
         </span>
@@ -119,18 +127,49 @@ function Entry({ entry, list, model }: { entry: Schemas['PaperEntry']; list: num
           Practise it
         </Link>
       </div>
-      <ol className="text-second grid gap-x-8 gap-y-1 lg:grid-cols-2 print:grid-cols-2 print:gap-y-0 print:text-[10px]">
-        {entry.steps.map((step, index) => (
-          <li key={index} className="flex gap-2">
-            <span className="text-soft w-5 shrink-0 text-right font-mono">{index + 1}</span>
-            <span className="min-w-0">
-              <span>{step.what}</span>
-              <Keys keys={step.keys} />
-              {step.see && <span className="text-soft block print:ml-1 print:inline">shows: {step.see}</span>}
-            </span>
-          </li>
-        ))}
-      </ol>
+      <Steps steps={entry.steps} />
+      {entry.atOnce.length > 0 && (
+        <details className="text-second pt-2 print:hidden">
+          <summary className="text-accent cursor-pointer">Without a memory</summary>
+          <Steps steps={entry.atOnce} />
+        </details>
+      )}
+    </section>
+  );
+}
+
+function Steps({ steps }: { steps: Schemas['PaperStep'][] }) {
+  return (
+    <ol className="text-second grid gap-x-8 gap-y-1 lg:grid-cols-2 print:grid-cols-2 print:gap-y-0 print:text-[10px]">
+      {steps.map((step, index) => (
+        <li key={index} className="flex gap-2">
+          <span className="text-soft w-5 shrink-0 text-right font-mono">{index + 1}</span>
+          <span className="min-w-0">
+            <span>{step.what}</span>
+            <Keys keys={step.keys} />
+            {step.see && <span className="text-soft block print:ml-1 print:inline">shows: {step.see}</span>}
+          </span>
+        </li>
+      ))}
+    </ol>
+  );
+}
+
+/** What comes once: unlocking and locking the keys. */
+function Once({ title, steps }: { title: string; steps: Schemas['PaperStep'][] }) {
+  if (steps.length === 0) return null;
+  return (
+    <section
+      aria-label={title}
+      className="border-line rounded border px-4 py-2 print:border-black print:py-1"
+    >
+      <h2 className="font-semibold">{title}</h2>
+      <Steps steps={steps} />
+      {steps.map((step, index) => (
+        <p key={index} className="text-second text-soft">
+          {step.why}
+        </p>
+      ))}
     </section>
   );
 }

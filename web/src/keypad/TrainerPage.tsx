@@ -106,6 +106,19 @@ const TYPED: Record<string, string> = {
   s: 'set',
   f: 'direct',
   a: 'side',
+  n: 'next',
+};
+
+const NO_KEYS: Schemas['KeyName'][] = [];
+const ON_THE_KEYBOARD: Record<string, string> = {
+  set: 's',
+  up: '↑',
+  down: '↓',
+  keep: 'Enter',
+  back: 'Esc',
+  direct: 'f',
+  side: 'a',
+  next: 'n',
 };
 
 function Exercise({ model, list, entry }: { model: number; list: number; entry: number }) {
@@ -117,6 +130,7 @@ function Exercise({ model, list, entry }: { model: number; list: number; entry: 
     { params: { path: { model } }, body: { list, entry, presses } },
     { placeholderData: keepPreviousData, retry: false },
   );
+  const there = standing.data?.keys ?? NO_KEYS;
   const press = useCallback((key: string) => setPresses((old) => [...old, key]), []);
   useEffect(() => {
     const typed = (event: KeyboardEvent) => {
@@ -128,15 +142,19 @@ function Exercise({ model, list, entry }: { model: number; list: number; entry: 
         ['INPUT', 'SELECT', 'TEXTAREA'].includes(on.tagName)
       )
         return;
-      const digit = /^[0-9]$/.test(event.key) ? event.key : undefined;
-      const key = digit ?? TYPED[event.key];
-      if (!key || (event.key === 'Enter' && ['BUTTON', 'A', 'SUMMARY'].includes(on.tagName))) return;
+      const key = /^[0-9]$/.test(event.key) ? event.key : TYPED[event.key];
+      if (
+        !key ||
+        !there.some((each) => each.id === key) ||
+        (event.key === 'Enter' && ['BUTTON', 'A', 'SUMMARY'].includes(on.tagName))
+      )
+        return;
       event.preventDefault();
       press(key);
     };
     window.addEventListener('keydown', typed);
     return () => window.removeEventListener('keydown', typed);
-  }, [press]);
+  }, [press, there]);
   if (standing.error) return <Notice message={standing.error.message} />;
   const now = standing.data;
   if (!now) return null;
@@ -203,9 +221,16 @@ function Exercise({ model, list, entry }: { model: number; list: number; entry: 
           </ol>
         )}
         <p className="text-second text-soft">
-          On a keyboard: digits, <kbd>s</kbd> {now.keys.set}, <kbd>↑</kbd> <kbd>↓</kbd>, <kbd>Enter</kbd>{' '}
-          {now.keys.keep}, <kbd>Esc</kbd> {now.keys.back}, <kbd>f</kbd> {now.keys.direct}, <kbd>a</kbd>{' '}
-          {now.keys.side}.
+          On a keyboard: {now.keys.some((key) => key.id === '1') && 'digits, '}
+          {now.keys
+            .filter((key) => ON_THE_KEYBOARD[key.id])
+            .map((key, index) => (
+              <span key={key.id}>
+                {index > 0 && ', '}
+                <kbd>{ON_THE_KEYBOARD[key.id]}</kbd> {key.label}
+              </span>
+            ))}
+          . A key pressed for longer counts as held.
         </p>
       </div>
     </div>
@@ -219,7 +244,7 @@ function Task({ paper }: { paper: Schemas['PaperEntry'] }) {
         Enter {paper.name} into memory {paper.memory}
       </h2>
       <p className="font-mono">
-        hears {paper.hears}, talks on {paper.talks}
+        hears {paper.hears}, {paper.talks ? `talks on ${paper.talks}` : 'only listens'}
         {paper.sends ? `, sends ${paper.sends}` : ', sends no tone'}
         {paper.opensOn ? `, opens on ${paper.opensOn}` : ', opens on anything'}
       </p>

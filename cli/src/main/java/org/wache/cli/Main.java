@@ -9,7 +9,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import picocli.CommandLine;
 
-/** The command line: {@code audit FILE …}, {@code read FILE …}; what names no command is an audit. */
+/** The command line: {@code audit FILE …}, {@code read FILE …}, {@code paper LIST …}; what names no command is an audit. */
 public final class Main {
 
     /** Exit status for wrong usage and unreadable files. */
@@ -31,8 +31,13 @@ public final class Main {
         // the library for workbooks asks for a logger; nothing of it concerns who reads a table
         System.setProperty("log4j2.provider", "org.apache.logging.log4j.simple.internal.SimpleProvider");
         String named = arguments.length == 0 ? "" : arguments[0];
-        Object command = named.equals("read") ? new ReadCommand() : new AuditCommand();
-        int skip = named.equals("read") || named.equals("audit") ? 1 : 0;
+        Object command =
+                switch (named) {
+                    case "read" -> new ReadCommand();
+                    case "paper" -> new PaperCommand();
+                    default -> new AuditCommand();
+                };
+        int skip = command instanceof AuditCommand && !named.equals("audit") ? 0 : 1;
         return run(
                 new CommandLine(command).setOut(out).setErr(error),
                 Arrays.copyOfRange(arguments, skip, arguments.length));

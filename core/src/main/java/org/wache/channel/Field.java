@@ -136,7 +136,18 @@ public enum Field {
             "Access code",
             "the access code",
             "access code",
-            "P25 293, NXDN 0 to 63");
+            "P25 293, NXDN 0 to 63"),
+    /** The list of talk groups, by the name that it has in the radio, for which a DMR radio opens beside the one it calls. */
+    RECEIVE_GROUP(
+            "receive_group",
+            "receiveGroup",
+            Shape.WORDS,
+            Weight.BESIDE,
+            "",
+            "Receive group",
+            "the receive group",
+            "receive group",
+            "list of the groups it opens for");
 
     /** How a column is filled in. */
     public enum Shape {
@@ -181,7 +192,8 @@ public enum Field {
             TIME_SLOT,
             TALK_GROUP,
             CONTACT,
-            ACCESS_CODE);
+            ACCESS_CODE,
+            RECEIVE_GROUP);
 
     private final String column;
     private final String key;
@@ -267,7 +279,7 @@ public enum Field {
     /** The modes that alone have such a setting; empty for a column that every entry may have. */
     public List<Mode> modes() {
         return switch (this) {
-            case COLOUR_CODE, TIME_SLOT, TALK_GROUP, CONTACT -> List.of(Mode.DMR);
+            case COLOUR_CODE, TIME_SLOT, TALK_GROUP, CONTACT, RECEIVE_GROUP -> List.of(Mode.DMR);
             case ACCESS_CODE -> List.of(Mode.P25, Mode.NXDN, Mode.C4FM, Mode.DSTAR);
             default -> List.of();
         };

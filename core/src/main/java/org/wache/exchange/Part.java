@@ -3,7 +3,9 @@ package org.wache.exchange;
 import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
@@ -57,6 +59,15 @@ final class Part {
     /** The node behind a key, unlooked at. */
     JsonNode raw(String key) {
         return node.path(key);
+    }
+
+    /** Every key of it with its text, in the order of the file. */
+    Map<String, String> texts() {
+        Map<String, String> all = new LinkedHashMap<>();
+        for (String key : node.propertyNames()) {
+            all.put(key, text(key).orElse(""));
+        }
+        return all;
     }
 
     /** An object behind a key; an empty one when there is none. */

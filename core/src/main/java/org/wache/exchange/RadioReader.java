@@ -10,7 +10,6 @@ import java.util.Set;
 import org.wache.radio.Coverage;
 import org.wache.radio.Display;
 import org.wache.radio.Guard;
-import org.wache.radio.Keypad;
 import org.wache.radio.LockMode;
 import org.wache.radio.MemorySize;
 import org.wache.radio.PowerLevels;
@@ -89,7 +88,7 @@ public final class RadioReader {
                 tones(),
                 guard(),
                 text("frontPanel").map(this::panel),
-                part.has("keypad") ? Optional.of(new RadioReader(part.object("keypad")).keypad()) : Optional.empty());
+                part.has("keypad") ? Optional.of(KeypadReader.read(part.object("keypad"))) : Optional.empty());
     }
 
     private RadioKind kind(String word) {
@@ -153,7 +152,23 @@ public final class RadioReader {
                         .orElseThrow(
                                 () -> problem("frequencyTable", "frequencies in MHz in the order of their numbers")))
                 .toList();
-        return new Tuning(steps, modes, part.number("frequencyErrorPpm", 0, MOST_ERROR_PPM, " ppm"), table);
+        List<Tuning.FixedMemory> fixed = part.objects("fixedChannels").stream()
+                .map(each -> new RadioReader(each).fixed())
+                .toList();
+        return new Tuning(steps, modes, part.number("frequencyErrorPpm", 0, MOST_ERROR_PPM, " ppm"), table, fixed);
+    }
+
+    private Tuning.FixedMemory fixed() {
+        Frequency receive = text("rx")
+                .flatMap(Frequency::ofMegahertz)
+                .orElseThrow(() -> problem("rx", "where the channel hears, in MHz"));
+        Optional<Frequency> transmit = text("tx").map(text -> Frequency.ofMegahertz(text)
+                .orElseThrow(
+                        () -> problem("tx", "where the channel talks, in MHz; leave it out where it only listens")));
+        return new Tuning.FixedMemory(
+                text("channel").orElseThrow(() -> problem("channel", "the channel's number or name")),
+                receive,
+                transmit);
     }
 
     private List<PowerLevels> power() {
@@ -234,48 +249,6 @@ public final class RadioReader {
                         .findFirst()
                         .orElseThrow(() -> problem("transmitInhibit", "out of channel, band and radio"))));
         return new Guard(seconds, part.flag("busyLockout"), inhibits);
-    }
-
-    private Keypad keypad() {
-        Keypad.Method method = text("method")
-                .flatMap(word -> Arrays.stream(Keypad.Method.values())
-                        .filter(each -> each.text().equals(word))
-                        .findFirst())
-                .orElseThrow(() -> problem("method", "two-frequencies or shift"));
-        Part keys = part.object("keys");
-        List<Keypad.Setting> settings = part.objects("settings").stream()
-                .map(each -> new RadioReader(each).setting())
-                .toList();
-        return new Keypad(
-                method,
-                whole("digits", 6, 7).orElse(7),
-                new Keypad.Keys(
-                        keys.text("set").orElse("Set"),
-                        keys.text("up").orElse("Up"),
-                        keys.text("down").orElse("Down"),
-                        keys.text("keep").orElse("Keep"),
-                        keys.text("back").orElse("Back"),
-                        keys.text("direct").orElse("F/M"),
-                        keys.text("side").orElse("A/B")),
-                settings);
-    }
-
-    private Keypad.Setting setting() {
-        Keypad.Purpose purpose = text("purpose")
-                .flatMap(word -> Arrays.stream(Keypad.Purpose.values())
-                        .filter(each -> each.text().equals(word))
-                        .findFirst())
-                .orElseThrow(() -> problem(
-                        "purpose",
-                        "out of "
-                                + Arrays.stream(Keypad.Purpose.values())
-                                        .map(Keypad.Purpose::text)
-                                        .toList()));
-        return new Keypad.Setting(
-                purpose,
-                whole("number", 0, 99).orElseThrow(() -> problem("number", "0 to 99")),
-                text("title").orElse(purpose.text()),
-                texts("values"));
     }
 
     private Optional<String> text(String key) {

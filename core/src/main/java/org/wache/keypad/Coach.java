@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.wache.radio.Keypad;
+import org.wache.radio.Keypad.Purpose;
 import org.wache.signal.Frequency;
 import org.wache.signal.Tone;
 
@@ -11,6 +12,9 @@ import org.wache.signal.Tone;
 public final class Coach {
 
     private static final String TALKS = "It talks";
+
+    private static final List<Purpose> SETTLED =
+            List.of(Purpose.MODE, Purpose.WIDTH, Purpose.POWER, Purpose.TRANSMIT, Purpose.SCAN, Purpose.NAME);
 
     private final Handset handset;
     private final Keypad keypad;
@@ -74,33 +78,33 @@ public final class Coach {
             all.add(new Said(
                     Said.Weight.GOOD,
                     "Memory " + goal.memory() + " holds the right entry.",
-                    "Go back to memory mode with " + keypad.keys().direct() + ", choose memory "
-                            + String.format("%03d", goal.memory()) + " and look at it."));
+                    handset.inMemoryMode()
+                            ? "Choose it and look at it."
+                            : "Go back to memory mode with " + keypad.label("direct") + ", choose memory "
+                                    + new KeyWords(handset.model()).number(goal.memory()) + " and look at it."));
         }
         return new Standing(handset.screen(), all, missing, right, done);
     }
 
     private Optional<Said> said(Event event) {
-        String at = String.format("%03d", event.number());
+        String at = new KeyWords(handset.model()).number(event.number());
         return switch (event.what()) {
             case CHOSE_MEMORY ->
                 event.number() == goal.memory() && missing().isEmpty()
                         ? good("This is it.")
                         : note(
                                 "The radio is in memory mode: the digits chose memory " + at + ".",
-                                "To type a frequency go to direct frequencies first: "
-                                        + keypad.keys().direct() + ".");
+                                "To type a frequency go to direct frequencies first: " + keypad.label("direct") + ".");
             case NO_MEMORY ->
                 wrong(
                         "The radio is in memory mode, and memory " + at + " is empty.",
-                        "To type a frequency go to direct frequencies first: "
-                                + keypad.keys().direct() + ".");
+                        "To type a frequency go to direct frequencies first: " + keypad.label("direct") + ".");
             case TYPED -> typed();
             case ROUNDED ->
                 wrong(
                         "The radio rounded the frequency to "
-                                + handset.shown().receive().megahertz() + ": its step is "
-                                + Frequency.kilohertz(handset.shown().step()) + " kHz.",
+                                + handset.shownNow().receive().megahertz() + ": its step is "
+                                + Frequency.kilohertz(handset.shownNow().step()) + " kHz.",
                         "Set a step that divides the frequency, then type it again.");
             case OUTSIDE ->
                 wrong(
@@ -122,17 +126,16 @@ public final class Coach {
             case LEFT ->
                 wrong(
                         "You left without keeping the value.",
-                        "Open the setting again, choose, and press "
-                                + keypad.keys().keep() + ".");
+                        "Open the setting again, choose, and press " + keypad.label("keep") + ".");
             case KEPT_FOR_NOW ->
                 wrong(
                         "In memory mode a setting does not go into the memory.",
-                        "Go to direct frequencies first: " + keypad.keys().direct() + ".");
+                        "Go to direct frequencies first: " + keypad.label("direct") + ".");
             case NO_VALUE ->
                 wrong(
                         "That is no value here.",
                         "Memories have three digits, continuous tones four (100.0 is 1000), codes three and "
-                                + keypad.keys().keep() + ".");
+                                + keypad.label("keep") + ".");
             case CLEARED ->
                 event.number() == goal.memory()
                         ? good("Memory " + at + " is empty.")
@@ -144,15 +147,20 @@ public final class Coach {
             case NOT_STORED ->
                 wrong(
                         "In memory mode the radio stores nothing.",
-                        "Go to direct frequencies first: " + keypad.keys().direct() + ".");
+                        "Go to direct frequencies first: " + keypad.label("direct") + ".");
             case STORED_OTHER ->
                 wrong(
-                        "The radio stored the lower display"
+                        "The radio stored the second watch"
                                 + (handset.watching() ? ", because the second watch is on." : "."),
                         handset.watching()
-                                ? "Switch the second watch off and mark the upper display; then clear the memory and store again."
-                                : "Mark the upper display with " + keypad.keys().side()
+                                ? "Switch the second watch off and mark the first watch; then clear the memory and store again."
+                                : "Mark the first watch with " + keypad.label("side")
                                         + "; then clear the memory and store again.");
+            case BROKEN_OFF -> note("That press does not go on with the one before: the radio begins anew.", "");
+            case LOST ->
+                wrong(
+                        "Programming ended without saving: nothing of it was kept.",
+                        "Choose position " + goal.memory() + " and begin again; at the end hold the key that saves.");
             case NOTHING -> Optional.empty();
         };
     }
@@ -170,11 +178,11 @@ public final class Coach {
     }
 
     private Optional<Said> typed() {
-        Frequency now = handset.shown().receive();
+        Frequency now = handset.shownNow().receive();
         if (!handset.storesHere()) {
             return wrong(
-                    "You typed into the lower display, and only the upper one stores.",
-                    "Mark the upper display with " + keypad.keys().side() + " and type it again.");
+                    "You typed into the second watch, and only the first one stores.",
+                    "Mark the first watch with " + keypad.label("side") + " and type it again.");
         }
         boolean first = handset.memory(goal.memory())
                 .filter(each -> each.receive().equals(goal.receive()))
@@ -204,8 +212,8 @@ public final class Coach {
                         || keypad.setting(Keypad.Purpose.SECOND_WATCH).isEmpty()
                 ? Optional.empty()
                 : note(
-                        "The setting is on the lower display.",
-                        "Mark the upper display with " + keypad.keys().side() + " before you set anything.");
+                        "The setting is on the second watch.",
+                        "Mark the first watch with " + keypad.label("side") + " before you set anything.");
     }
 
     private Optional<Said> stored(int memory) {
@@ -277,15 +285,26 @@ public final class Coach {
             missing.add(TALKS + " on " + now.transmit().megahertz() + " instead of "
                     + goal.talksOn().megahertz() + ".");
         }
-        if (now.narrow() != goal.narrow()) {
-            missing.add("It is " + (now.narrow() ? "narrow instead of wide." : "wide instead of narrow."));
+        for (Purpose purpose : SETTLED) {
+            keypad.setting(purpose)
+                    .flatMap(any -> Wanted.of(purpose, goal, handset.model()))
+                    .filter(wanted -> !wanted.equals(now.on(purpose, "")))
+                    .ifPresent(wanted -> missing.add(wrong(purpose, now.on(purpose, ""), wanted)));
         }
-        goal.power()
-                .filter(level -> !level.equals(now.power()))
-                .ifPresent(level -> missing.add("Its power is " + now.power() + " instead of " + level + "."));
         tone(missing, "It sends ", now.sends(), goal.sends());
         tone(missing, "It opens on ", now.opensOn(), goal.opensOn());
         return missing;
+    }
+
+    private static String wrong(Purpose purpose, String now, String wanted) {
+        String is = now.isEmpty() ? "not set" : now;
+        return switch (purpose) {
+            case WIDTH -> "It is " + is + " instead of " + wanted + ".";
+            case TRANSMIT ->
+                wanted.equals("off") ? "It can be keyed, and must not." : "It cannot be keyed: transmitting is off.";
+            case SCAN -> wanted.equals("on") ? "It is not in the scan." : "It is in the scan, and should not be.";
+            default -> "Its " + purpose.text() + " is " + is + " instead of " + wanted + ".";
+        };
     }
 
     private static void tone(List<String> missing, String what, Optional<Tone> now, Optional<Tone> wanted) {

@@ -45,6 +45,10 @@ record Event(Event.What what, int number) {
         NOT_STORED,
         /** The second watch was on: the other display was stored. */
         STORED_OTHER,
+        /** A sequence of presses was begun and not finished. */
+        BROKEN_OFF,
+        /** Programming ended without saving: all of it is lost. */
+        LOST,
         /** The key did nothing here. */
         NOTHING
     }

@@ -61,6 +61,7 @@ public record Column(Kind kind, Optional<Unit> unit) {
         TIME_SLOT("Time slot"),
         TALK_GROUP("Talk group"),
         CONTACT("Contact"),
+        RECEIVE_GROUP("Receive group"),
         ACCESS_CODE("Access code"),
         /** How far a radio tunes from one frequency to the next; no frequency, and kept as it is. */
         STEP("Tuning step"),

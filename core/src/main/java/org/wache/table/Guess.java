@@ -214,7 +214,7 @@ public final class Guess {
             case TALK_GROUP -> here.matching(cell -> cell.matches("(?i)(tg)? ?[0-9]{1,8}|-|none|n/a")) < 1;
             case ACCESS_CODE ->
                 here.matching(cell -> cell.matches("(?i)(nac|ran|0x|\\$)? ?[0-9a-f]{1,3}h?|-|none|n/a")) < 1;
-            case CONTACT -> here.words() < CONTRADICTED;
+            case CONTACT, RECEIVE_GROUP -> here.words() < CONTRADICTED;
             case STEP -> here.matching(cell -> STEP.matcher(cell).matches()) < 1;
             case TIMEOUT -> here.matching(cell -> cell.matches("(?i).*[0-9].*|off|none")) < CONTRADICTED;
             case SCAN -> here.matching(cell -> cell.length() <= 8) < CONTRADICTED;
@@ -223,7 +223,10 @@ public final class Guess {
     }
 
     private static boolean ofDmr(Column.Kind kind) {
-        return kind == Column.Kind.TIME_SLOT || kind == Column.Kind.CONTACT || kind == Column.Kind.COLOUR_CODE;
+        return kind == Column.Kind.TIME_SLOT
+                || kind == Column.Kind.CONTACT
+                || kind == Column.Kind.RECEIVE_GROUP
+                || kind == Column.Kind.COLOUR_CODE;
     }
 
     /** Whether there are digital channels in the table: else a slot is a memory, and a contact whoever looks after a repeater. */

@@ -115,6 +115,9 @@ final class Headings {
                 "talk group|talkgroup|tg|tg id|tgid|talk group id|talkgroup id|tg number|talk group number|tg no|group id"
                         + "|talk group no|dmr tg|dmr id");
         say(
+                Column.Kind.RECEIVE_GROUP,
+                "receive group|rx group|rx group list|receive group list|group list|rx list|rxgroup|receive list");
+        say(
                 Column.Kind.CONTACT,
                 "contact|contact name|tx contact|talk group name|talkgroup name|tg name|dmr contact|call contact");
         say(

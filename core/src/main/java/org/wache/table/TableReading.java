@@ -394,6 +394,7 @@ public record TableReading(List<String> extraColumns, List<RowReading> rows) {
                 case SKIP -> sketch.text(Field.SCAN, NO.contains(Plain.of(cell)) ? "yes" : "no");
                 case COLOUR_CODE, TIME_SLOT, TALK_GROUP, ACCESS_CODE -> digital(sketch, column.kind(), cell);
                 case CONTACT -> sketch.text(Field.CONTACT, cell);
+                case RECEIVE_GROUP -> sketch.text(Field.RECEIVE_GROUP, cell);
                 case MODE ->
                     modes.computeIfAbsent(cell, WrittenMode::read)
                             .ifPresentOrElse(sketch::mode, () -> sketch.unread(Field.MODE, cell));

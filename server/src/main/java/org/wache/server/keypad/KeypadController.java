@@ -10,7 +10,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.Set;
+import java.util.stream.IntStream;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -20,10 +20,10 @@ import org.wache.channel.Channel;
 import org.wache.keypad.Coach;
 import org.wache.keypad.Goal;
 import org.wache.keypad.Handset;
-import org.wache.keypad.KeypadSteps;
+import org.wache.keypad.ListPaper;
 import org.wache.keypad.Screen;
+import org.wache.keypad.Step;
 import org.wache.radio.Keypad;
-import org.wache.radio.Memories;
 import org.wache.radio.Radio;
 import org.wache.radio.RadioModel;
 import org.wache.rulebook.RulebookReader;
@@ -44,9 +44,6 @@ class KeypadController {
 
     private static final int MOST_PRESSES = 3_000;
     private static final int MOST_SAID = 6;
-    private static final Set<String> KEYS = Set.of(
-            "0", "1", "2", "3", "4", "5", "6", "7", "8", "9", "set", "up", "down", "keep", "back", "direct", "side");
-
     private final ListTaking lists;
     private final Fleet fleet;
     private final Releases releases;
@@ -68,14 +65,20 @@ class KeypadController {
             long model,
             String modelName,
             String method,
-            KeyNames keys,
+            List<PrintedTable> tables,
+            List<PaperStep> before,
+            List<PaperStep> after,
             List<PaperEntry> entries) {}
 
-    /** What is printed on the keys. */
-    record KeyNames(String set, String up, String down, String keep, String back, String direct, String side) {}
+    /** A table that the model is printed with: its rows by their numbers. */
+    record PrintedTable(String title, List<String> rows) {}
+
+    /** A key: how requests name it, and what is printed on it. */
+    record KeyName(String id, String label) {}
 
     /**
-     * An entry on the paper: its steps, or why it cannot be typed in; byNumber is how a radio with tables names it.
+     * An entry on the paper: its steps, or why it cannot be typed in; byNumber is how a radio with tables names it, atOnce how
+     * it is used without a memory, where that goes.
      */
     record PaperEntry(
             long entry,
@@ -88,7 +91,8 @@ class KeypadController {
             String opensOn,
             @Schema(nullable = true) String impossible,
             @Schema(nullable = true) String byNumber,
-            List<PaperStep> steps) {}
+            List<PaperStep> steps,
+            List<PaperStep> atOnce) {}
 
     /** A step: the keys as they are printed. */
     record PaperStep(String what, List<String> keys, String see, String why) {}
@@ -99,7 +103,7 @@ class KeypadController {
     /** What the learner sees, and what the coach said, the newest first. */
     record PracticeStanding(
             String modelName,
-            KeyNames keys,
+            List<KeyName> keys,
             int memory,
             Screen screen,
             List<CoachSaid> said,
@@ -116,18 +120,7 @@ class KeypadController {
         long account = asking.id();
         RadioModel radio = fleet.model(account, model);
         ListTaking.InRadio in = lists.inRadio(account, list, Radio.of(radio));
-        Memories memories = Memories.of(in.list(), radio.memory());
-        List<PaperEntry> entries = new ArrayList<>();
-        for (int i = 0; i < in.list().channels().size(); i++) {
-            entries.add(entry(in, i, radio, memories));
-        }
-        String method = radio.keypad()
-                .map(keypad -> switch (keypad.method()) {
-                    case TWO_FREQUENCIES ->
-                        "Two frequencies: where it hears is stored, then where it talks into the same memory. Shift and offset stay off.";
-                    case SHIFT -> "One frequency: where it hears is typed, and the shift makes where it talks.";
-                })
-                .orElse("This model takes no entries by keypad.");
+        ListPaper paper = paper(in, radio);
         return new KeypadPaper(
                 list,
                 in.name(),
@@ -135,46 +128,54 @@ class KeypadController {
                 releases.numberOf(account, list).orElse(null),
                 model,
                 radio.name(),
-                method,
-                keys(radio),
-                entries);
+                ListPaper.method(radio),
+                paper.tables().stream()
+                        .map(table -> new PrintedTable(table.title(), table.rows()))
+                        .toList(),
+                steps(paper.before()),
+                steps(paper.after()),
+                IntStream.range(0, paper.entries().size())
+                        .mapToObj(i -> entry(in.ids().get(i), paper.entries().get(i), radio))
+                        .toList());
     }
 
-    private static KeyNames keys(RadioModel model) {
-        Keypad.Keys keys = model.keypad().map(Keypad::keys).orElse(new Keypad.Keys("", "", "", "", "", "", ""));
-        return new KeyNames(keys.set(), keys.up(), keys.down(), keys.keep(), keys.back(), keys.direct(), keys.side());
+    private static ListPaper paper(ListTaking.InRadio in, RadioModel radio) {
+        return ListPaper.of(
+                in.list(),
+                radio,
+                in.held().stream()
+                        .map(held -> held.map(message -> "On hold: " + message))
+                        .toList());
     }
 
-    private static PaperEntry entry(ListTaking.InRadio in, int position, RadioModel model, Memories memories) {
-        Channel channel = in.list().channels().get(position);
-        Memories.Slot slot = memories.slots().get(position);
-        Optional<Goal> goal = Goal.of(channel, slot.memory(), model);
-        Optional<String> impossible = in.held()
-                .get(position)
-                .map(message -> "On hold: " + message)
-                .or(() -> slot.exists()
-                        ? Optional.empty()
-                        : Optional.of("There is no memory for it: " + slot.problem() + "."))
-                .or(() -> goal.isEmpty()
-                        ? Optional.of("Its frequency cannot be read.")
-                        : KeypadSteps.impossible(model, goal.get()));
-        List<PaperStep> steps = impossible.isPresent()
-                ? List.of()
-                : KeypadSteps.of(model, goal.orElseThrow()).stream()
-                        .map(step -> new PaperStep(step.what(), step.keys(), step.see(), step.why()))
-                        .toList();
+    private static List<PaperStep> steps(List<Step> steps) {
+        return steps.stream()
+                .map(step -> new PaperStep(step.what(), step.keys(), step.see(), step.why()))
+                .toList();
+    }
+
+    private static List<KeyName> keys(RadioModel model) {
+        Keypad keypad = model.keypad().orElseThrow();
+        return Handset.keysOf(model).stream()
+                .map(id -> new KeyName(id, keypad.label(id)))
+                .toList();
+    }
+
+    private static PaperEntry entry(long id, ListPaper.Entry entry, RadioModel model) {
+        Channel channel = entry.channel();
         return new PaperEntry(
-                in.ids().get(position),
+                id,
                 channel.number(),
                 channel.name(),
-                slot.memory(),
+                entry.memory(),
                 channel.receive().map(Frequency::megahertz).orElse(""),
                 channel.transmit().map(Frequency::megahertz).orElse(""),
                 channel.sends().map(Tone::text).orElse(""),
                 channel.opensOn().map(Tone::text).orElse(""),
-                impossible.orElse(null),
+                entry.impossible().orElse(null),
                 byNumber(channel, model).orElse(null),
-                steps);
+                steps(entry.steps()),
+                steps(entry.atOnce()));
     }
 
     /** How a radio that names frequencies and tones by number would be told: {@code frequency 4, code 8}. */
@@ -207,18 +208,19 @@ class KeypadController {
         if (position < 0) {
             throw new Missing("The entry");
         }
-        PaperEntry paper = entry(in, position, radio, Memories.of(in.list(), radio.memory()));
+        ListPaper.Entry typed = paper(in, radio).entries().get(position);
+        PaperEntry paper = entry(practice.entry(), typed, radio);
         if (paper.impossible() != null) {
             throw new Refused(paper.impossible());
         }
+        List<String> keys = Handset.keysOf(radio);
         practice.presses().stream()
-                .filter(key -> !KEYS.contains(key))
+                .filter(press -> !keys.contains(press.replaceFirst(":(long|on)$", "")))
                 .findFirst()
                 .ifPresent(key -> {
                     throw new Refused("There is no key “" + key + "”.");
                 });
-        Goal goal = Goal.of(in.list().channels().get(position), paper.memory(), radio)
-                .orElseThrow();
+        Goal goal = typed.goal().orElseThrow();
         Coach coach = new Coach(new Handset(radio, tones()), radio.keypad().orElseThrow(), goal, radio.name());
         Coach.Standing standing = coach.start();
         List<CoachSaid> said = new ArrayList<>();

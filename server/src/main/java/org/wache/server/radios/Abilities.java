@@ -96,6 +96,8 @@ final class Abilities {
                         switch (keypad.method()) {
                             case TWO_FREQUENCIES -> "receive, store, transmit, store again";
                             case SHIFT -> "one frequency, shift and offset";
+                            case FIXED_CHANNELS -> "fixed channels; tone, power and scan are set";
+                            case BY_NUMBER -> "frequency and tone by their numbers";
                         }));
         return all;
     }

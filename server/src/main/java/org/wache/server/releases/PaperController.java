@@ -22,11 +22,10 @@ import org.wache.audit.finding.Wording;
 import org.wache.channel.Channel;
 import org.wache.exchange.ReleaseFile;
 import org.wache.exchange.ReleaseReport;
-import org.wache.keypad.Goal;
-import org.wache.keypad.KeypadSteps;
+import org.wache.keypad.ListPaper;
+import org.wache.keypad.Step;
 import org.wache.licence.Holder;
 import org.wache.licence.Licence;
-import org.wache.radio.Memories;
 import org.wache.radio.RadioModel;
 import org.wache.release.Waiver;
 import org.wache.rulebook.BandService;
@@ -311,44 +310,55 @@ class PaperController {
                 .orElseThrow(() -> new Missing("The model"));
         RadioModel radio = chosen.radio().model();
         ReleaseFile.Part part = file.parts().get(0);
-        Memories memories = Memories.of(part.list(), radio.memory());
+        ListPaper paper = ListPaper.of(
+                part.list(),
+                radio,
+                part.list().channels().stream()
+                        .map(channel -> chosen.leftOut().contains(channel.number())
+                                ? Optional.of("Left out of this model.")
+                                : Optional.<String>empty())
+                        .toList());
         List<KeypadSheet.Entry> entries = new ArrayList<>();
-        for (int i = 0; i < part.list().channels().size(); i++) {
-            entries.add(entry(part.list().channels().get(i), memories.slots().get(i), radio, chosen.leftOut()));
-        }
+        paper.tables()
+                .forEach(table ->
+                        entries.add(new KeypadSheet.Entry(table.title(), String.join(", ", table.rows()), List.of())));
+        section(entries, "Before the first entry", paper.before());
+        paper.entries()
+                .forEach(entry -> entries.add(
+                        new KeypadSheet.Entry(heading(entry), entry.impossible().orElse(""), printed(entry.steps()))));
+        section(entries, "After the last entry", paper.after());
         return pdf(
                 file,
                 "keypad",
                 KeypadSheet.write(
                         file.list() + " by keypad: " + chosen.name(),
-                        "Release " + file.number() + ". An antenna or a dummy load on the radio"
-                                + " before its key is pressed.",
+                        "Release " + file.number() + ". " + ListPaper.method(radio)
+                                + " An antenna or a dummy load on the radio before its key is pressed.",
                         foot(file),
                         entries));
     }
 
-    private static KeypadSheet.Entry entry(
-            Channel channel, Memories.Slot slot, RadioModel radio, List<String> leftOut) {
-        String heading = channel.number() + "  " + channel.name() + "  ·  hears "
+    private static void section(List<KeypadSheet.Entry> entries, String heading, List<Step> steps) {
+        if (!steps.isEmpty()) {
+            entries.add(new KeypadSheet.Entry(heading, "", printed(steps)));
+        }
+    }
+
+    private static List<KeypadSheet.Step> printed(List<Step> steps) {
+        return steps.stream()
+                .map(step -> new KeypadSheet.Step(step.what(), String.join("  ", step.keys()), step.see()))
+                .toList();
+    }
+
+    private static String heading(ListPaper.Entry entry) {
+        Channel channel = entry.channel();
+        return channel.number() + "  " + channel.name() + "  ·  hears "
                 + channel.receive().map(Frequency::megahertz).orElse("")
                 + channel.transmit()
                         .filter(f -> !f.equals(channel.receive().orElse(null)))
                         .map(f -> ", talks on " + f.megahertz())
-                        .orElse("");
-        Optional<Goal> goal = Goal.of(channel, slot.memory(), radio);
-        Optional<String> impossible = leftOut.contains(channel.number())
-                ? Optional.of("Left out of this model.")
-                : !slot.exists()
-                        ? Optional.of("There is no memory for it: " + slot.problem() + ".")
-                        : goal.isEmpty()
-                                ? Optional.of("Its frequency cannot be read.")
-                                : KeypadSteps.impossible(radio, goal.get());
-        List<KeypadSheet.Step> steps = impossible.isPresent()
-                ? List.of()
-                : KeypadSteps.of(radio, goal.orElseThrow()).stream()
-                        .map(step -> new KeypadSheet.Step(step.what(), String.join("  ", step.keys()), step.see()))
-                        .toList();
-        return new KeypadSheet.Entry(heading, impossible.orElse(""), steps);
+                        .orElse("")
+                + (entry.impossible().isEmpty() ? "  ·  into memory " + entry.memory() : "");
     }
 
     /** Which radio has which release, since when, and who has the radio. */

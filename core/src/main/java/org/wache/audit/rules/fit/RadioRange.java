@@ -12,6 +12,7 @@ import org.wache.audit.finding.Finding;
 import org.wache.audit.finding.Slug;
 import org.wache.audit.finding.Sum;
 import org.wache.audit.finding.Wording;
+import org.wache.channel.Channel;
 import org.wache.radio.LockMode;
 import org.wache.radio.Radio;
 import org.wache.rulebook.RegionSets.RegionSet;
@@ -46,6 +47,9 @@ public final class RadioRange implements FitRule {
     public List<Finding> on(Fit fit) {
         if (!fit.model().tuning().table().isEmpty()) {
             return inTable(fit).map(List::of).orElse(List.of());
+        }
+        if (!fit.model().tuning().fixed().isEmpty()) {
+            return fixed(fit).map(List::of).orElse(List.of());
         }
         List<Finding> found = new ArrayList<>(1);
         fit.channel()
@@ -136,6 +140,33 @@ public final class RadioRange implements FitRule {
                                 fit,
                                 other -> other.model().tuning().table().isEmpty()
                                         || other.model().tuning().index(frequency) > 0)));
+    }
+
+    /** A radio with fixed channels has no others. */
+    private static Optional<Finding> fixed(Fit fit) {
+        return fit.channel()
+                .receive()
+                .filter(receive -> !hasFixed(fit.radio(), fit.channel()))
+                .map(receive -> fit.hold(Slug.RADIO_RANGE)
+                        .message(
+                                "The %d channels of %s are fixed, and none of them hears %s%s.",
+                                fit.model().tuning().fixed().size(),
+                                fit.name(),
+                                receive,
+                                fit.talksOn()
+                                        .map(talks -> " and talks on " + talks)
+                                        .orElse(""))
+                        .source("the model's table of channels")
+                        .advice(() -> otherModels(fit, other -> hasFixed(other, fit.channel()))));
+    }
+
+    /** An entry that only listens may stand on a channel that could talk, where the radio is kept from it. */
+    private static boolean hasFixed(Radio radio, Channel channel) {
+        return radio.model().tuning().fixed().isEmpty()
+                || radio.talksOn(channel).isEmpty()
+                        && radio.model().tuning().fixed().stream()
+                                .anyMatch(each -> channel.receive().equals(Optional.of(each.receive())))
+                || radio.model().tuning().fixedPlace(channel.receive().orElseThrow(), channel.transmit()) > 0;
     }
 
     private static String words(List<Span> spans) {
