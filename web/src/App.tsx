@@ -16,6 +16,7 @@ import { TrainerPage } from './keypad/TrainerPage';
 import { ListsPage } from './lists/ListsPage';
 import { MatrixPage } from './matrix/MatrixPage';
 import { PlanPage } from './plans/PlanPage';
+import { ByHandPage } from './radios/ByHandPage';
 import { RadiosPage } from './radios/RadiosPage';
 import { RosterPage } from './roster/RosterPage';
 import { RulebookPage } from './rulebooks/RulebookPage';
@@ -54,6 +55,7 @@ const ELEMENTS: Readonly<Record<string, ReactElement>> = {
   '/lists/{list}/release': <GatePage />,
   '/roster': <RosterPage />,
   '/radios': <RadiosPage />,
+  '/radios/{unit}/by-hand': <ByHandPage />,
   '/bench': <BenchPage />,
   '/bench/{run}': <BenchPage />,
   '/stations': <StationsPage />,

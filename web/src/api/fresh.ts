@@ -24,7 +24,8 @@ const SETTLED: ReadonlySet<string> = new Set<keyof paths>([
 ]);
 
 /** Requests that are sent like changes and only ask. */
-const ASKS = /\/(trial|bench-plan|presence|practice|sheet|reading|card|session|understood|proposals\/\w+)$/;
+const ASKS =
+  /\/(trial|bench-plan|should-hold|presence|practice|sheet|reading|card|session|understood|proposals\/\w+)$/;
 
 /** What a form may be filled in over: the others' changes do not go under it, and saving over them is told. */
 const FILLED_IN: ReadonlySet<string> = new Set<keyof paths>([

@@ -16,7 +16,14 @@ interface Props {
   checks: Schemas['AirCheck'][];
 }
 
-const KIND: Record<string, string> = { pair: 'With', repeater: 'Repeaters', inhibit: 'Keys nowhere' };
+const KIND: Record<Schemas['AirCheck']['kind'], string> = {
+  pair: 'With',
+  repeater: 'Repeaters',
+  inhibit: 'Keys nowhere',
+  key: 'Keyed',
+  lock: 'Key lock',
+  limits: 'Outside its limits',
+};
 
 /** Checks on the air: a pair of radios, repeaters, and a radio that must not key. */
 export function Checks({ unit, units, checks }: Props) {
@@ -91,7 +98,7 @@ export function Checks({ unit, units, checks }: Props) {
                 <span className="inline-flex translate-y-[2px] pr-1.5">
                   <VerdictMark verdict={each.good ? 'clear' : 'hold'} size={12} />
                 </span>
-                {[KIND[each.kind], each.other].filter(Boolean).join(' ')}:{' '}
+                {[KIND[each.kind], each.other].filter(Boolean).join(' ')}: {each.byHand && 'by hand, '}
                 {each.lines.length === 0
                   ? 'as it should be'
                   : `${each.lines.filter((line) => line.good).length} of ${each.lines.length} as they should be`}

@@ -1,6 +1,6 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useSearchParams } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { useMay } from '../accounts/rights';
 import { api, data, type Schemas, Server } from '../api/client';
 import { useCaughtUp } from '../api/fresh';
@@ -9,11 +9,12 @@ import { moment } from '../ui/dates';
 import { Notice } from '../ui/Notice';
 import { VerdictMark } from '../ui/VerdictMark';
 import { Checks } from './Checks';
+import { DeclaredLoads } from './DeclaredLoads';
 import { Handing } from './Handing';
 import { Measuring } from './Measuring';
 import { NotTheirs } from './NotTheirs';
 import { Section } from './Section';
-import { standing } from './state';
+import { DECLARED, standing } from './state';
 import { UnitForm } from './UnitForm';
 
 interface Props {
@@ -92,13 +93,26 @@ export function UnitPanel({ group, unit, radios, onDone }: Props) {
         {history.data?.loads.length === 0 && (
           <p className="text-soft">Nothing was written into it from here.</p>
         )}
+        {may && (
+          <Link
+            to={`/radios/${unit.id}/by-hand`}
+            className="text-accent self-start underline-offset-2 hover:underline"
+          >
+            Typed by hand or loaded elsewhere? Note it
+          </Link>
+        )}
+        <DeclaredLoads unit={unit.id} />
         <ul className="text-second flex flex-col gap-0.5">
           {history.data?.loads.map((load, index) => (
             <li key={load.at} className={index === 0 ? '' : 'text-soft'}>
               {load.name}, {load.number ? `release ${load.number}` : `version ${load.version}`}
               {load.recalled && ' (recalled)'}, for {load.whom ?? 'nobody in particular'}: {load.entries}{' '}
               entries since {moment(load.at)}, by {load.by}
-              {load.verified ? ', read back and tried' : ', not verified'}
+              {load.declared
+                ? `, ${DECLARED[load.declared].toLowerCase()}`
+                : load.verified
+                  ? ', read back and tried'
+                  : ', not verified'}
             </li>
           ))}
         </ul>

@@ -2,6 +2,9 @@ import type { Schemas, Verdict } from '../api/client';
 
 type Unit = Schemas['UnitView'];
 
+/** How a radio got what somebody says is in it. */
+export const DECLARED = { 'by-hand': 'Typed by hand', elsewhere: 'Loaded elsewhere' } as const;
+
 /** How a radio stands: the verdict whose mark it gets, and the words. */
 export function standing(unit: Unit): { verdict: Verdict | ''; words: string } {
   if (unit.held) return { verdict: 'hold', words: `Held: ${unit.held}` };
@@ -31,6 +34,11 @@ export function standing(unit: Unit): { verdict: Verdict | ''; words: string } {
         unit.load.whom === null && !unit.carrier
           ? 'Written, read back and tried; for nobody in particular.'
           : 'Written, read back and tried.',
+    };
+  if (unit.load?.declared)
+    return {
+      verdict: '',
+      words: `${DECLARED[unit.load.declared]}, as ${unit.load.by} says; not read back here.`,
     };
   return { verdict: '', words: 'Nothing was written into it yet.' };
 }

@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { Problem, refusal, token, type Schemas } from '../api/client';
+import { Problem, type Schemas } from '../api/client';
+import { sent } from '../api/files';
 import { Notice } from '../ui/Notice';
 import { VerdictMark } from '../ui/VerdictMark';
 
@@ -11,14 +12,7 @@ export function Verify() {
     setFound(undefined);
     setProblem(undefined);
     try {
-      const answer = await fetch('/api/verification', {
-        method: 'POST',
-        headers: { 'Content-Type': 'application/octet-stream', 'X-XSRF-TOKEN': token() },
-        body: file,
-      });
-      const body: unknown = await answer.json();
-      if (!answer.ok) throw refusal(answer.status, body);
-      setFound(body as Schemas['Verified']);
+      setFound(await sent<Schemas['Verified']>('/api/verification', file));
     } catch (cause) {
       setProblem(cause instanceof Problem ? cause.message : 'The file could not be sent. Try again.');
     }

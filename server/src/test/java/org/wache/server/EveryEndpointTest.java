@@ -50,6 +50,13 @@ class EveryEndpointTest {
             Map.entry("/reading", "{\"sheet\":\"\",\"mapping\":null,\"show\":\"all\",\"from\":0}"),
             Map.entry(
                     "/intakes/{intake}/list", "{\"name\":\"mine now\",\"sheet\":\"\",\"mapping\":null,\"into\":null}"),
+            Map.entry("/should-hold", "{\"list\":1,\"order\":{\"unit\":1}}"),
+            Map.entry(
+                    "/declarations",
+                    "{\"list\":1,\"release\":1,\"order\":{\"unit\":1},\"how\":\"by-hand\",\"note\":\"\",\"checked\":[]}"),
+            Map.entry(
+                    "/ticks",
+                    "{\"kind\":\"key\",\"other\":null,\"memory\":1,\"name\":\"A\",\"good\":true,\"note\":\"\"}"),
             Map.entry("/aside/settled", "{\"rows\":[]}"),
             Map.entry("/understood", "{\"lines\":[\"146.94 - 100\"]}"),
             Map.entry("/tones", "{\"before\":0,\"knowledge\":{\"neighbours\":[],\"tables\":[]}}"),
@@ -337,6 +344,8 @@ class EveryEndpointTest {
                         .replace("{run}", "1")
                         .replace("{job}", "1")
                         .replace("{image}", "1")
+                        .replace("{load}", "1")
+                        .replace("{file}", "1")
                         .replace("{account}", "99999")
                         .replace("{session}", "x")
                         .replace("{release}", "1")

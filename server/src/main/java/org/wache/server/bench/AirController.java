@@ -62,7 +62,7 @@ class AirController {
     /** What was in a radio before it was written. */
     record SavedImage(long id, OffsetDateTime at, String lock, String sha256, int entries) {}
 
-    /** A check on the air. */
+    /** A check on the air; byHand when it was made on a real radio and ticked. */
     record AirCheck(
             long id,
             AirCheckKind kind,
@@ -70,6 +70,7 @@ class AirController {
             OffsetDateTime at,
             String by,
             boolean good,
+            boolean byHand,
             List<CheckLine> lines) {}
 
     /** One entry of a check. */
@@ -109,6 +110,7 @@ class AirController {
                 check.at(),
                 check.by(),
                 check.good(),
+                check.byHand(),
                 java.util.stream.StreamSupport.stream(lines.spliterator(), false)
                         .map(each -> JSON.treeToValue(each, CheckLine.class))
                         .toList());

@@ -207,7 +207,7 @@ class BenchController {
                 unit.blocked());
     }
 
-    private static List<StaysOut> staysOut(List<UnitPlans.LeftOut> entries) {
+    static List<StaysOut> staysOut(List<UnitPlans.LeftOut> entries) {
         return entries.stream()
                 .map(each -> new StaysOut(each.number(), each.name(), each.reason()))
                 .toList();

@@ -107,7 +107,7 @@ public class BenchService {
                                 .orElse(null);
     }
 
-    private static void decided(UnitPlan unit) {
+    static void decided(UnitPlan unit) {
         if (unit.planned().isOpen()) {
             throw new Refused(unit.label() + " is for "
                     + unit.planned().person().map(Hands.Person::name).orElse("somebody") + ", who may not key "

@@ -492,25 +492,47 @@ class BenchStore {
     }
 
     void check(long unit, Long other, AirCheckKind kind, long account, boolean good, String result) {
-        note(account, unit, EnumWords.of(kind) + " check: " + (good ? "good" : "not good"));
+        check(unit, other, kind, account, good, result, false);
+    }
+
+    /** A check that somebody made on a real radio and ticked. */
+    void ticked(long unit, Long other, AirCheckKind kind, long account, boolean good, String result) {
+        check(unit, other, kind, account, good, result, true);
+    }
+
+    private void check(
+            long unit, Long other, AirCheckKind kind, long account, boolean good, String result, boolean byHand) {
+        note(
+                account,
+                unit,
+                EnumWords.of(kind) + " check" + (byHand ? " by hand" : "") + ": " + (good ? "good" : "not good"));
         jdbc.sql(
-                        "insert into air_check (unit_id, other_id, kind, account_id, good, result) values (:unit, :other, :kind, :account, :good, :result::jsonb)")
+                        "insert into air_check (unit_id, other_id, kind, account_id, good, result, by_hand) values (:unit, :other, :kind, :account, :good, :result::jsonb, :byHand)")
                 .param("unit", unit)
                 .param("other", other)
                 .param("kind", EnumWords.of(kind))
                 .param("account", account)
                 .param("good", good)
                 .param("result", result)
+                .param("byHand", byHand)
                 .update();
     }
 
-    /** A check on the air. */
-    record Check(long id, AirCheckKind kind, String other, OffsetDateTime at, String by, boolean good, String result) {}
+    /** A check of a radio; by hand when somebody made it on the real one and ticked it. */
+    record Check(
+            long id,
+            AirCheckKind kind,
+            String other,
+            OffsetDateTime at,
+            String by,
+            boolean good,
+            String result,
+            boolean byHand) {}
 
     List<Check> checks(long unit) {
         return jdbc.sql(
                         """
-            select air_check.id, air_check.kind, coalesce(other.label, '') as other, air_check.at, account.name as by, air_check.good, air_check.result
+            select air_check.id, air_check.kind, coalesce(other.label, '') as other, air_check.at, account.name as by, air_check.good, air_check.result, air_check.by_hand
             from air_check left join radio_unit other on other.id = air_check.other_id join account on account.id = air_check.account_id
             where air_check.unit_id = :unit order by air_check.id desc limit 50
             """)
@@ -522,7 +544,8 @@ class BenchStore {
                         row.getObject("at", OffsetDateTime.class),
                         row.getString("by"),
                         row.getBoolean("good"),
-                        row.getString("result")))
+                        row.getString("result"),
+                        row.getBoolean("by_hand")))
                 .list();
     }
 

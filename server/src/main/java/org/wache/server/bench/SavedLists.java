@@ -21,9 +21,14 @@ final class SavedLists {
     private SavedLists() {}
 
     static String csv(RadioImage image, RadioModel model) {
+        return CsvLists.write(new ChannelList("saved", List.of(), channels(image, model)));
+    }
+
+    /** What is in each memory that holds something. */
+    static List<Channel> channels(RadioImage image, RadioModel model) {
         List<Channel> channels = new ArrayList<>();
         image.entries().forEach((memory, stored) -> channels.add(channel(memory, stored, model)));
-        return CsvLists.write(new ChannelList("saved", List.of(), channels));
+        return channels;
     }
 
     private static Channel channel(int memory, StoredChannel stored, RadioModel model) {

@@ -28,7 +28,8 @@ final class WorkingRole implements Callback {
             "saved_image",
             "measurement",
             "air_check",
-            "release_carrier");
+            "release_carrier",
+            "load_file");
     /** Tables of which nothing is deleted. */
     static final List<String> KEPT = List.of(
             "release",

@@ -26,6 +26,7 @@ import org.wache.reference.RadioFacts;
 import org.wache.rulebook.Edition;
 import org.wache.server.accounts.Account;
 import org.wache.server.rulebooks.Editions;
+import org.wache.server.web.EnumWords;
 import org.wache.server.web.Json;
 import org.wache.server.web.Missing;
 import tools.jackson.databind.json.JsonMapper;
@@ -101,7 +102,7 @@ class RadioController {
             @Schema(nullable = true) String inBy,
             String inNote) {}
 
-    /** What was put into a radio: a release, by its number; newest is the release of that list that is in use; whom it was written for, null for nobody in particular. */
+    /** What was put into a radio: a release, by its number; newest is the release of that list that is in use; whom it was written for, null for nobody in particular; declared when somebody says that it is in there. */
     record Load(
             long list,
             String name,
@@ -113,6 +114,7 @@ class RadioController {
             OffsetDateTime at,
             String by,
             boolean verified,
+            @Schema(nullable = true) DeclaredHow declared,
             @Schema(nullable = true) String whom) {}
 
     /** What is to be known of a radio. */
@@ -253,6 +255,7 @@ class RadioController {
                 loaded.at(),
                 loaded.by(),
                 loaded.verified(),
+                loaded.declared() == null ? null : EnumWords.read(DeclaredHow.class, loaded.declared()),
                 loaded.whom());
     }
 

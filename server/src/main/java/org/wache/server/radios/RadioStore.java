@@ -283,13 +283,14 @@ class RadioStore {
             OffsetDateTime at,
             String by,
             boolean verified,
+            String declared,
             String whom) {}
 
     private static final String LOAD =
             """
       unit_load.unit_id, unit_load.id, unit_load.list_id, unit_load.list_name, unit_load.list_version, release.number,
       release.recalled_at is not null as recalled, (select max(other.number) from release other where other.list_id = release.list_id and other.recalled_at is null) as newest,
-      unit_load.entries, unit_load.at, account.name as by, unit_load.verified, party.name as whom
+      unit_load.entries, unit_load.at, account.name as by, unit_load.verified, unit_load.declared, party.name as whom
       from unit_load join radio_unit on radio_unit.id = unit_load.unit_id join account on account.id = unit_load.account_id
       left join release on release.id = unit_load.release_id left join party on party.id = unit_load.party_id
       """;
@@ -325,6 +326,7 @@ class RadioStore {
                 row.getObject("at", OffsetDateTime.class),
                 row.getString("by"),
                 row.getBoolean("verified"),
+                row.getString("declared"),
                 row.getString("whom"));
     }
 

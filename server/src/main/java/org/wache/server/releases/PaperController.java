@@ -381,7 +381,11 @@ class PaperController {
                                                         ? " (another)"
                                                         : ""),
                         load.at() == null ? "" : load.at().toLocalDate().toString(),
-                        load.at() == null ? "" : load.verified() ? "read back and keyed" : "written only"))
+                        load.at() == null
+                                ? ""
+                                : load.verified()
+                                        ? "read back and keyed"
+                                        : load.declared() ? "declared by hand" : "written only"))
                 .toList();
         return pdf(
                 file,

@@ -307,6 +307,7 @@ class ReleaseController {
             @Schema(nullable = true) String listName,
             @Schema(nullable = true) OffsetDateTime at,
             boolean verified,
+            boolean declared,
             boolean current) {}
 
     @GetMapping("/api/groups/{group}/releases")
@@ -336,6 +337,7 @@ class ReleaseController {
                 load.listName(),
                 load.at(),
                 load.verified(),
+                load.declared(),
                 load.release() != null && current.contains(load.release()));
     }
 

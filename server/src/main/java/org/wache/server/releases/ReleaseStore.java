@@ -207,14 +207,15 @@ class ReleaseStore {
             Long list,
             String listName,
             OffsetDateTime at,
-            boolean verified) {}
+            boolean verified,
+            boolean declared) {}
 
     /** Every radio of a group with its newest load. */
     List<Loaded> loads(long club) {
         return jdbc.sql(
                         """
             select radio_unit.id as unit, radio_unit.label, radio_model.name as model, party.name as carrier, load.release_id as release, release.number,
-                   coalesce(load.variant, '') as variant, load.list_id as list, load.list_name, load.at, coalesce(load.verified, false) as verified
+                   coalesce(load.variant, '') as variant, load.list_id as list, load.list_name, load.at, coalesce(load.verified, false) as verified, load.declared is not null as declared
             from radio_unit join radio_model on radio_model.id = radio_unit.model_id
             left join lateral (select * from unit_load where unit_load.unit_id = radio_unit.id order by unit_load.id desc limit 1) load on true
             left join release on release.id = load.release_id
