@@ -18,6 +18,7 @@ const MEASURED: Record<Schemas['MeasurementKind'], string> = {
   'tone-deviation': 'Tone deviation',
   spurious: 'Strongest, below the fundamental',
 };
+const MARK = { in: 'clear', out: 'hold', unjudged: 'listen' } as const;
 const NOMINAL: Record<string, string> = { 'output-power': 'Rated, W', spurious: 'Fundamental, W' };
 
 /** What was measured on the radio, by what and where: the newest with its sum, and how it went over time. */
@@ -29,6 +30,7 @@ export function Measuring({ unit }: { unit: number }) {
     narrow: false,
     nominal: '',
     measured: '',
+    spurMhz: null,
   });
   const set = (some: Partial<Schemas['Measured']>) => setDraft({ ...draft, ...some });
   const measurements = Server.useQuery('get', '/api/units/{unit}/measurements', {
@@ -38,7 +40,7 @@ export function Measuring({ unit }: { unit: number }) {
     mutationFn: () =>
       data(api.POST('/api/units/{unit}/measurements', { params: { path: { unit } }, body: draft })),
     onSuccess: async () => {
-      setDraft({ ...draft, measured: '' });
+      setDraft({ ...draft, measured: '', spurMhz: null });
       await caughtUp();
     },
   });
@@ -46,7 +48,7 @@ export function Measuring({ unit }: { unit: number }) {
   const kind = kinds.find((each) => each.kind === draft.kind);
   const series = new Map<string, Schemas['MeasurementView'][]>();
   for (const each of measurements.data?.all ?? []) {
-    const key = `${each.title} at ${each.mhz} MHz`;
+    const key = `${each.title} at ${each.mhz} MHz${each.spurMhz ? `, on ${each.spurMhz}` : ''}`;
     series.set(key, [...(series.get(key) ?? []), each]);
   }
   return (
@@ -105,6 +107,16 @@ export function Measuring({ unit }: { unit: number }) {
           onChange={(measured) => set({ measured })}
           maxLength={20}
         />
+        {draft.kind === 'spurious' && (
+          <Field
+            label="The spur, MHz"
+            mono
+            className="w-28"
+            value={draft.spurMhz ?? ''}
+            onChange={(spurMhz) => set({ spurMhz: spurMhz || null })}
+            maxLength={20}
+          />
+        )}
         <label className="flex items-center gap-1.5 pb-1">
           <input
             type="checkbox"
@@ -126,12 +138,12 @@ function Series({ name, all }: { name: string; all: Schemas['MeasurementView'][]
   const newest = all[0]!;
   return (
     <li
-      className={`border-line bg-sheet rounded border border-l-[3px] px-3 py-1.5 ${verdictEdge[newest.in ? 'clear' : 'hold']}`}
+      className={`border-line bg-sheet rounded border border-l-[3px] px-3 py-1.5 ${verdictEdge[MARK[newest.verdict]]}`}
     >
       <details>
         <summary className="marker:text-edge cursor-pointer">
           <span className="inline-flex translate-y-[2px] pr-1.5">
-            <VerdictMark verdict={newest.in ? 'clear' : 'hold'} size={13} />
+            <VerdictMark verdict={MARK[newest.verdict]} size={13} />
           </span>
           <span className="font-semibold">{name}</span>
           <span className="float-right">
@@ -142,12 +154,13 @@ function Series({ name, all }: { name: string; all: Schemas['MeasurementView'][]
         <div className="text-second py-1">
           <SumView lines={newest.sum} />
           <p className="text-soft">
-            {newest.source}. {moment(newest.at)}, {newest.by}
+            {newest.source && `${newest.source}. `}
+            {moment(newest.at)}, {newest.by}
           </p>
           {all.slice(1).map((each) => (
             <p key={each.id} className="text-soft">
               {moment(each.at)}: {each.measured} {each.unit}
-              {each.in ? '' : ', out of tolerance'}
+              {each.verdict === 'out' ? ', out of tolerance' : ''}
             </p>
           ))}
         </div>

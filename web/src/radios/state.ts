@@ -35,6 +35,11 @@ export function standing(unit: Unit): { verdict: Verdict | ''; words: string } {
           ? 'Written, read back and tried; for nobody in particular.'
           : 'Written, read back and tried.',
     };
+  if (unit.load?.declared && unit.load.wrong > 0)
+    return {
+      verdict: 'hold',
+      words: `${unit.load.wrong === 1 ? 'An entry' : `${unit.load.wrong} entries`} in it found wrong by ${unit.load.by}.`,
+    };
   if (unit.load?.declared)
     return {
       verdict: '',

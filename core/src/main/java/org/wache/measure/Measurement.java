@@ -1,5 +1,6 @@
 package org.wache.measure;
 
+import java.util.Optional;
 import org.wache.signal.Frequency;
 
 /**
@@ -11,8 +12,20 @@ import org.wache.signal.Frequency;
  * @param nominal output power: the rated level in W; frequency error: the frequency in MHz; spurious: the mean power of the
  *     fundamental in W; not used for deviations
  * @param measured output power in W, frequency in MHz, deviation in kHz, tone deviation in Hz, or dB below the fundamental
+ * @param spur for spurious: where the spur lies; empty when that is not known
  */
-public record Measurement(Measurement.Kind kind, Frequency at, boolean narrow, double nominal, double measured) {
+public record Measurement(
+        Measurement.Kind kind,
+        Frequency at,
+        boolean narrow,
+        double nominal,
+        double measured,
+        Optional<Frequency> spur) {
+
+    /** One that is no spur, or of which nobody said where it lies. */
+    public Measurement(Kind kind, Frequency at, boolean narrow, double nominal, double measured) {
+        this(kind, at, narrow, nominal, measured, Optional.empty());
+    }
 
     /** What can be measured. */
     public enum Kind {

@@ -1,10 +1,14 @@
 package org.wache.measure;
 
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import org.wache.audit.finding.Sum;
+import org.wache.audit.finding.Wording;
 import org.wache.rulebook.Edition;
 import org.wache.rulebook.MeasurementRow;
+import org.wache.rulebook.Service;
+import org.wache.signal.Frequency;
 import org.wache.signal.Watts;
 
 /**
@@ -137,10 +141,34 @@ public final class Tolerance {
                 .rest(number(Math.abs(m.measured() - needed), 1), "dB", m.measured() < needed ? "missing" : "to spare");
         return new Judged(
                 m.measured() >= needed - HALF_A_TENTH,
-                "Spurious emissions are " + number(m.measured(), 1) + " dB below the fundamental; " + number(needed, 1)
+                emission(m) + " " + number(m.measured(), 1) + " dB below the fundamental; " + number(needed, 1)
                         + " dB are needed at " + fundamental + ".",
                 sum,
                 source(row));
+    }
+
+    /** What a spur is called, and whom it could disturb. */
+    private String emission(Measurement m) {
+        return m.spur().map(spur -> "The spur on " + spur + whose(spur) + " is").orElse("Spurious emissions are");
+    }
+
+    private String whose(Frequency spur) {
+        List<String> services =
+                edition.ashoreAt(spur).stream().map(Service::inText).toList();
+        return services.isEmpty()
+                ? edition.allocation(spur)
+                        .map(row -> ", which belongs to " + row.whose() + ",")
+                        .orElse("")
+                : ", in " + Wording.list(services) + ",";
+    }
+
+    /** What is said of a measurement for which the rulebook has no limit. */
+    public String unjudged(Measurement m) {
+        String what = m.kind() == Measurement.Kind.SPURIOUS && m.spur().isPresent()
+                ? emission(m) + " " + number(m.measured(), 1) + " dB below the fundamental"
+                : m.kind().title() + " " + number(m.measured(), 6) + " "
+                        + m.kind().unit();
+        return what + ". It is kept and not judged: the rulebook has no limit for it.";
     }
 
     private static double needed(double watts, MeasurementRow row) {

@@ -3,6 +3,7 @@ package org.wache.measure;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.LocalDate;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.wache.rulebook.Edition;
@@ -71,5 +72,35 @@ class ToleranceTest {
         assertThat(judged.in()).isEqualTo(verdict.equals("in"));
         assertThat(judged.source()).isNotBlank();
         assertThat(judged.sum().lines()).isNotEmpty();
+    }
+
+    private static Measurement spur(String at, String spur, double decibels) {
+        return new Measurement(
+                Measurement.Kind.SPURIOUS,
+                Frequency.ofMegahertz(at).orElseThrow(),
+                false,
+                5,
+                decibels,
+                Frequency.ofMegahertz(spur));
+    }
+
+    /** 47 CFR 87.173: 121.5 MHz is the emergency frequency of aircraft; a spur on 446 falls into the amateurs' own band. */
+    @Test
+    void aSpurIsJudgedAndWhoseItIsIsSaid() {
+        Tolerance amateur = new Tolerance(EDITION, "amateur");
+        Judged aircraft = amateur.judge(spur("146.520", "121.500", 41)).orElseThrow();
+        assertThat(aircraft.in()).isFalse();
+        assertThat(aircraft.message()).startsWith("The spur on 121.500 MHz").contains("belongs to");
+        assertThat(amateur.judge(spur("146.520", "439.560", 60)).orElseThrow().message())
+                .startsWith("The spur on 439.560 MHz, in ")
+                .contains("60 dB below the fundamental");
+    }
+
+    @Test
+    void whatHasNoLimitIsSaidToBeUnjudged() {
+        Edition uk = org.wache.rulebook.RulebookReader.shipped("uk").on(java.time.LocalDate.parse("2026-11-25"));
+        Tolerance tolerance = new Tolerance(uk, "amateur");
+        assertThat(tolerance.judge(spur("145.500", "291.000", 50))).isEmpty();
+        assertThat(tolerance.unjudged(spur("145.500", "291.000", 50))).contains("291.000", "50 dB below", "not judged");
     }
 }

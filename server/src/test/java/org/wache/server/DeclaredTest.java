@@ -80,6 +80,7 @@ class DeclaredTest {
         assertThat(inside.path("declared").asString()).isEqualTo("by-hand");
         assertThat(inside.path("verified").asBoolean()).isFalse();
         assertThat(inside.path("number").asInt()).isEqualTo(1);
+        assertThat(inside.path("wrong").asInt()).isEqualTo(1);
 
         JsonNode photo = attach(unit, load, "radio.jpg", new byte[] {(byte) 0xff, (byte) 0xd8, (byte) 0xff, 1, 2});
         assertThat(photo.path("picture").asBoolean()).isTrue();

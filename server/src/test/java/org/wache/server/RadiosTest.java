@@ -221,7 +221,7 @@ class RadiosTest {
         String power =
                 "{\"kind\":\"output-power\",\"mhz\":\"146.520\",\"narrow\":false,\"nominal\":\"5\",\"measured\":\"%s\"}";
         JsonNode weak = Browserless.json(who.post(path, power.formatted("3.5")));
-        assertThat(weak.path("in").asBoolean()).isFalse();
+        assertThat(weak.path("verdict").asString()).isEqualTo("out");
         assertThat(weak.path("sum").size()).isGreaterThan(2);
         assertThat(fleets.view(unit).path("held").asString()).contains("3.5 W");
         long party = Browserless.json(who.get("/api/groups/" + who.group() + "/roster"))
@@ -240,12 +240,30 @@ class RadiosTest {
                         .asString())
                 .contains("It is held");
         assertThat(Browserless.json(who.post(path, power.formatted("4.9")))
-                        .path("in")
-                        .asBoolean())
-                .isTrue();
+                        .path("verdict")
+                        .asString())
+                .isEqualTo("in");
         assertThat(fleets.view(unit).path("held").isNull()).isTrue();
         assertThat(Browserless.json(who.get(path)).path("all")).hasSize(2);
         assertThat(who.post(path, power.formatted("much")).body()).contains("is no figure");
+    }
+
+    /** A good measurement of one spur says nothing of another. */
+    @Test
+    void eachSpurIsAMatterOfItsOwn() {
+        long unit = fleets.unit("Heron H2", "Amateur", false);
+        String path = "/api/units/" + unit + "/measurements";
+        String spur =
+                "{\"kind\":\"spurious\",\"mhz\":\"146.520\",\"narrow\":false,\"nominal\":\"5\",\"measured\":\"%s\",\"spurMhz\":\"%s\"}";
+        JsonNode bad = Browserless.json(who.post(path, spur.formatted("40", "293.040")));
+        assertThat(bad.path("verdict").asString()).isEqualTo("out");
+        assertThat(bad.path("spurMhz").asString()).isEqualTo("293.040");
+        Browserless.json(who.post(path, spur.formatted("70", "439.560")));
+        assertThat(fleets.view(unit).path("held").asString()).contains("293.040");
+        Browserless.json(who.post(path, spur.formatted("60", "293.040")));
+        assertThat(fleets.view(unit).path("held").isNull()).isTrue();
+        assertThat(who.post(path, spur.formatted("60", "146.520")).body()).contains("another frequency");
+        assertThat(who.post(path, spur.formatted("60", "far")).body()).contains("is no frequency");
     }
 
     @Test
@@ -255,7 +273,7 @@ class RadiosTest {
                 who.post(
                         "/api/units/" + unit + "/measurements",
                         "{\"kind\":\"output-power\",\"mhz\":\"451.800\",\"narrow\":true,\"nominal\":\"4\",\"measured\":\"4.9\"}"));
-        assertThat(judged.path("in").asBoolean()).isFalse();
+        assertThat(judged.path("verdict").asString()).isEqualTo("out");
         assertThat(judged.path("source").asString()).contains("90.205");
     }
 

@@ -1,5 +1,6 @@
 package org.wache.server.radios;
 
+import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
@@ -9,6 +10,7 @@ import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -20,6 +22,7 @@ import org.wache.audit.finding.Sum;
 import org.wache.measure.Measurement;
 import org.wache.server.accounts.Account;
 import org.wache.server.rulebooks.Rulebooks;
+import org.wache.server.web.EnumWords;
 import org.wache.server.web.Json;
 import org.wache.server.web.Missing;
 import tools.jackson.databind.JsonNode;
@@ -43,7 +46,7 @@ class MeasurementController {
         this.clock = clock;
     }
 
-    /** A measurement with its verdict, in or out. */
+    /** A measurement with its verdict; spurMhz where a spur lies. */
     record MeasurementView(
             long id,
             Measurement.Kind kind,
@@ -52,7 +55,8 @@ class MeasurementController {
             String mhz,
             String nominal,
             String measured,
-            boolean in,
+            MeasuredVerdict verdict,
+            @Schema(nullable = true) String spurMhz,
             String message,
             List<ToleranceLine> sum,
             String source,
@@ -68,13 +72,19 @@ class MeasurementController {
     /** The measurements of a radio, the newest first, and what can be measured. */
     record Measurements(List<MeasurementView> all, List<Measurable> kinds) {}
 
-    /** A measurement as it is entered; nominal is the rated power, the nominal frequency or the fundamental's power. */
+    /** A measurement as it is entered; nominal is the rated power, the nominal frequency or the fundamental's power, spurMhz where a spur lies. */
     record Measured(
             @NotNull Measurement.Kind kind,
             @NotBlank @Size(max = 20) String mhz,
             boolean narrow,
             @NotNull @Size(max = 20) String nominal,
-            @NotBlank @Size(max = 20) String measured) {}
+            @NotBlank @Size(max = 20) String measured,
+            @Schema(nullable = true) Optional<@Size(max = 20) String> spurMhz) {
+
+        Measured {
+            spurMhz = spurMhz == null ? Optional.empty() : spurMhz;
+        }
+    }
 
     @GetMapping("/api/units/{unit}/measurements")
     Measurements all(Account asking, @PathVariable long unit) {
@@ -115,7 +125,8 @@ class MeasurementController {
                 kept.mhz(),
                 kept.nominal(),
                 kept.measured(),
-                kept.verdict().equals("in"),
+                EnumWords.read(MeasuredVerdict.class, kept.verdict()),
+                kept.spurMhz().isEmpty() ? null : kept.spurMhz(),
                 kept.message(),
                 java.util.stream.StreamSupport.stream(lines.spliterator(), false)
                         .map(each -> JSON.treeToValue(each, ToleranceLine.class))

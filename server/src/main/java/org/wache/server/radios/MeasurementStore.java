@@ -4,6 +4,7 @@ import java.time.OffsetDateTime;
 import java.util.List;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import org.wache.measure.Judged;
 import org.wache.measure.Measurement;
 import org.wache.server.log.Logbook;
 import org.wache.server.web.EnumWords;
@@ -31,6 +32,7 @@ class MeasurementStore {
             String mhz,
             String nominal,
             String measured,
+            String spurMhz,
             String verdict,
             String sum,
             String message,
@@ -43,7 +45,7 @@ class MeasurementStore {
     List<Kept> of(long unit) {
         return jdbc.sql(
                         """
-            select measurement.id, kind, mhz, nominal, measured, verdict, sum, message, source, at, account.name as by
+            select measurement.id, kind, mhz, nominal, measured, spur_mhz, verdict, sum, message, source, at, account.name as by
             from measurement join account on account.id = measurement.account_id where unit_id = :unit order by measurement.id desc
             """)
                 .param("unit", unit)
@@ -53,6 +55,7 @@ class MeasurementStore {
                         row.getString("mhz"),
                         row.getString("nominal"),
                         row.getString("measured"),
+                        row.getString("spur_mhz"),
                         row.getString("verdict"),
                         row.getString("sum"),
                         row.getString("message"),
@@ -63,24 +66,36 @@ class MeasurementStore {
     }
 
     long add(long unit, long account, Measuring measuring, OffsetDateTime at) {
-        String sum = JSON.writeValueAsString(measuring.judged().sum().lines().stream()
+        MeasuredVerdict verdict = measuring
+                .judged()
+                .map(judged -> judged.in() ? MeasuredVerdict.IN : MeasuredVerdict.OUT)
+                .orElse(MeasuredVerdict.UNJUDGED);
+        String sum = JSON.writeValueAsString(measuring.judged().stream()
+                .flatMap(judged -> judged.sum().lines().stream())
                 .map(line -> new MeasurementController.ToleranceLine(
                         line.role(), line.sign(), line.amount(), line.unit(), line.label()))
                 .toList());
         long id = jdbc.sql(
                         """
-            insert into measurement (unit_id, kind, mhz, nominal, measured, verdict, sum, message, source, account_id, at)
-            values (:unit, :kind, :mhz, :nominal, :measured, :verdict, :sum::jsonb, :message, :source, :account, :at) returning id
+            insert into measurement (unit_id, kind, mhz, nominal, measured, spur_mhz, verdict, sum, message, source, account_id, at)
+            values (:unit, :kind, :mhz, :nominal, :measured, :spur, :verdict, :sum::jsonb, :message, :source, :account, :at) returning id
             """)
                 .param("unit", unit)
                 .param("kind", EnumWords.of(measuring.measurement().kind()))
                 .param("mhz", measuring.measurement().at().megahertz())
                 .param("nominal", measuring.nominal())
                 .param("measured", measuring.measured())
-                .param("verdict", measuring.judged().in() ? "in" : "out")
+                .param(
+                        "spur",
+                        measuring
+                                .measurement()
+                                .spur()
+                                .map(each -> each.megahertz())
+                                .orElse(""))
+                .param("verdict", EnumWords.of(verdict))
                 .param("sum", sum)
-                .param("message", measuring.judged().message())
-                .param("source", measuring.judged().source())
+                .param("message", measuring.message())
+                .param("source", measuring.judged().map(Judged::source).orElse(""))
                 .param("account", account)
                 .param("at", at)
                 .query(Long.class)
@@ -97,7 +112,9 @@ class MeasurementStore {
                         unit,
                         radio.label(),
                         measuring.measurement().kind().title() + " measured, "
-                                + (measuring.judged().in() ? "in" : "out of") + " tolerance",
+                                + (verdict == MeasuredVerdict.UNJUDGED
+                                        ? "not judged"
+                                        : verdict == MeasuredVerdict.IN ? "in tolerance" : "out of tolerance"),
                         null,
                         JSON.writeValueAsString(java.util.Map.of(
                                 "mhz",

@@ -2,7 +2,6 @@ package org.wache.server.radios;
 
 import java.math.BigDecimal;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import org.wache.measure.Judged;
 import org.wache.measure.Measurement;
@@ -19,9 +18,10 @@ import org.wache.signal.Frequency;
  * @param measurement understood
  * @param nominal the nominal figure as entered
  * @param measured the measured figure as entered
- * @param judged what it comes to
+ * @param judged what it comes to; empty where the rulebook has no limit
+ * @param message what is said of it
  */
-record Measuring(Measurement measurement, String nominal, String measured, Judged judged) {
+record Measuring(Measurement measurement, String nominal, String measured, Optional<Judged> judged, String message) {
 
     private static final double MOST = 1e6;
 
@@ -32,12 +32,14 @@ record Measuring(Measurement measurement, String nominal, String measured, Judge
      */
     static Measuring of(MeasurementController.Measured given, RadioModel model, Edition edition) {
         Measurement measurement = measurement(given);
-        Judged judged = new Tolerance(edition, service(model, edition, measurement.at()))
-                .judge(measurement)
-                .orElseThrow(() -> new Refused("The rulebook has no limit for "
-                        + measurement.kind().title().toLowerCase(Locale.ROOT) + " there."));
+        Tolerance tolerance = new Tolerance(edition, service(model, edition, measurement.at()));
+        Optional<Judged> judged = tolerance.judge(measurement);
         return new Measuring(
-                measurement, given.nominal().strip(), given.measured().strip(), judged);
+                measurement,
+                given.nominal().strip(),
+                given.measured().strip(),
+                judged,
+                judged.map(Judged::message).orElseGet(() -> tolerance.unjudged(measurement)));
     }
 
     /** The service in which a radio of this model is used there: one that it is certified for, else the one that the band plan is for. */
@@ -74,7 +76,21 @@ record Measuring(Measurement measurement, String nominal, String measured, Judge
                 at,
                 given.narrow(),
                 nominal,
-                figure(given.measured(), "“" + given.measured() + "” is no figure. Write it like 4.6."));
+                figure(given.measured(), "“" + given.measured() + "” is no figure. Write it like 4.6."),
+                spur(given, at));
+    }
+
+    private static Optional<Frequency> spur(MeasurementController.Measured given, Frequency at) {
+        String text = given.spurMhz().orElse("").strip();
+        if (text.isEmpty() || given.kind() != Measurement.Kind.SPURIOUS) {
+            return Optional.empty();
+        }
+        Frequency spur = Frequency.ofMegahertz(text)
+                .orElseThrow(() -> new Refused("“" + text + "” is no frequency in MHz. Write it like 293.040."));
+        if (spur.equals(at)) {
+            throw new Refused("The spur lies on another frequency than the fundamental, " + at + ".");
+        }
+        return Optional.of(spur);
     }
 
     private static double figure(String text, String otherwise) {

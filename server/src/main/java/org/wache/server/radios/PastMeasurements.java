@@ -32,7 +32,12 @@ public class PastMeasurements {
         LocalDate day = LocalDate.now(clock).minusDays(past.daysAgo());
         Measuring measuring = Measuring.of(
                 new MeasurementController.Measured(
-                        past.kind(), past.mhz(), past.narrow(), past.nominal(), past.measured()),
+                        past.kind(),
+                        past.mhz(),
+                        past.narrow(),
+                        past.nominal(),
+                        past.measured(),
+                        java.util.Optional.empty()),
                 Fleet.model(radios.modelOf(radios.unitOf(unit).modelId())),
                 rulebooks.ofGroup(radios.unitOf(unit).clubId()).on(day));
         store.add(unit, account, measuring, OffsetDateTime.now(clock).minusDays(past.daysAgo()));

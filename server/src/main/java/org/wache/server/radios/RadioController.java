@@ -102,7 +102,7 @@ class RadioController {
             @Schema(nullable = true) String inBy,
             String inNote) {}
 
-    /** What was put into a radio: a release, by its number; newest is the release of that list that is in use; whom it was written for, null for nobody in particular; declared when somebody says that it is in there. */
+    /** What was put into a radio: a release, by its number; newest is the release of that list that is in use; whom it was written for, null for nobody in particular; declared when somebody says that it is in there; wrong how many entries they found wrong. */
     record Load(
             long list,
             String name,
@@ -115,7 +115,8 @@ class RadioController {
             String by,
             boolean verified,
             @Schema(nullable = true) DeclaredHow declared,
-            @Schema(nullable = true) String whom) {}
+            @Schema(nullable = true) String whom,
+            int wrong) {}
 
     /** What is to be known of a radio. */
     record RadioFact(boolean warning, String text, String source) {}
@@ -256,7 +257,8 @@ class RadioController {
                 loaded.by(),
                 loaded.verified(),
                 loaded.declared() == null ? null : EnumWords.read(DeclaredHow.class, loaded.declared()),
-                loaded.whom());
+                loaded.whom(),
+                loaded.wrong());
     }
 
     @GetMapping("/api/units/{unit}")

@@ -284,13 +284,15 @@ class RadioStore {
             String by,
             boolean verified,
             String declared,
-            String whom) {}
+            String whom,
+            int wrong) {}
 
     private static final String LOAD =
             """
       unit_load.unit_id, unit_load.id, unit_load.list_id, unit_load.list_name, unit_load.list_version, release.number,
       release.recalled_at is not null as recalled, (select max(other.number) from release other where other.list_id = release.list_id and other.recalled_at is null) as newest,
-      unit_load.entries, unit_load.at, account.name as by, unit_load.verified, unit_load.declared, party.name as whom
+      unit_load.entries, unit_load.at, account.name as by, unit_load.verified, unit_load.declared, party.name as whom,
+      (select count(*) from jsonb_array_elements(unit_load.checked) looked where not (looked ->> 'good')::boolean) as wrong
       from unit_load join radio_unit on radio_unit.id = unit_load.unit_id join account on account.id = unit_load.account_id
       left join release on release.id = unit_load.release_id left join party on party.id = unit_load.party_id
       """;
@@ -327,7 +329,8 @@ class RadioStore {
                 row.getString("by"),
                 row.getBoolean("verified"),
                 row.getString("declared"),
-                row.getString("whom"));
+                row.getString("whom"),
+                row.getInt("wrong"));
     }
 
     /** Who has a radio, or had it. */
@@ -439,9 +442,9 @@ class RadioStore {
         return jdbc.sql(
                         """
             select unit_id, message from (
-              select distinct on (measurement.unit_id, measurement.kind, measurement.mhz) measurement.unit_id, measurement.message, measurement.verdict
+              select distinct on (measurement.unit_id, measurement.kind, measurement.mhz, measurement.spur_mhz) measurement.unit_id, measurement.message, measurement.verdict
               from measurement join radio_unit on radio_unit.id = measurement.unit_id
-              where radio_unit.club_id = :club order by measurement.unit_id, measurement.kind, measurement.mhz, measurement.id desc) newest
+              where radio_unit.club_id = :club order by measurement.unit_id, measurement.kind, measurement.mhz, measurement.spur_mhz, measurement.id desc) newest
             where verdict = 'out' order by unit_id
             """)
                 .param("club", club)
