@@ -11,6 +11,7 @@ import { OwnCardPage } from './card/OwnCardPage';
 import { DeskPage } from './desk/DeskPage';
 import { FitPage } from './fit/FitPage';
 import { IntakePage } from './intake/IntakePage';
+import { OwnRadioPage } from './keypad/OwnRadioPage';
 import { PaperPage } from './keypad/PaperPage';
 import { TrainerPage } from './keypad/TrainerPage';
 import { ListsPage } from './lists/ListsPage';
@@ -67,6 +68,7 @@ const ELEMENTS: Readonly<Record<string, ReactElement>> = {
   '/log': <LogPage />,
   '/intake/{intake}': <IntakePage />,
   '/trainer': <TrainerPage />,
+  '/own-radio': <OwnRadioPage />,
   '/account': <AccountPage />,
   '/installation': <InstallationPage />,
   '/installation/rulebooks': <AdditionsPage />,

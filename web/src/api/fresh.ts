@@ -15,6 +15,8 @@ const SETTLED: ReadonlySet<string> = new Set<keyof paths>([
   '/api/lists/{list}/presence',
   '/api/lists/{list}/entries/{entry}/trial',
   '/api/models/{model}/practice',
+  '/api/groups/{group}/own-radios/practice',
+  '/api/antenna-lengths',
   '/api/intakes/{intake}',
   '/api/intakes/{intake}/reading',
   '/api/lists/{list}/proposals/swap',

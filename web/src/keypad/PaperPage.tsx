@@ -6,7 +6,7 @@ import { useRadios } from '../radios/useRadios';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { Notice } from '../ui/Notice';
-import { Keys } from './Keys';
+import { Once, Steps } from './Steps';
 
 /** The paper on which a list is typed into a model by hand, to print. */
 export function PaperPage() {
@@ -134,42 +134,6 @@ function Entry({ entry, list, model }: { entry: Schemas['PaperEntry']; list: num
           <Steps steps={entry.atOnce} />
         </details>
       )}
-    </section>
-  );
-}
-
-function Steps({ steps }: { steps: Schemas['PaperStep'][] }) {
-  return (
-    <ol className="text-second grid gap-x-8 gap-y-1 lg:grid-cols-2 print:grid-cols-2 print:gap-y-0 print:text-[10px]">
-      {steps.map((step, index) => (
-        <li key={index} className="flex gap-2">
-          <span className="text-soft w-5 shrink-0 text-right font-mono">{index + 1}</span>
-          <span className="min-w-0">
-            <span>{step.what}</span>
-            <Keys keys={step.keys} />
-            {step.see && <span className="text-soft block print:ml-1 print:inline">shows: {step.see}</span>}
-          </span>
-        </li>
-      ))}
-    </ol>
-  );
-}
-
-/** What comes once: unlocking and locking the keys. */
-function Once({ title, steps }: { title: string; steps: Schemas['PaperStep'][] }) {
-  if (steps.length === 0) return null;
-  return (
-    <section
-      aria-label={title}
-      className="border-line rounded border px-4 py-2 print:border-black print:py-1"
-    >
-      <h2 className="font-semibold">{title}</h2>
-      <Steps steps={steps} />
-      {steps.map((step, index) => (
-        <p key={index} className="text-second text-soft">
-          {step.why}
-        </p>
-      ))}
     </section>
   );
 }

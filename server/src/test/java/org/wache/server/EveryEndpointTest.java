@@ -50,6 +50,7 @@ class EveryEndpointTest {
             Map.entry("/reading", "{\"sheet\":\"\",\"mapping\":null,\"show\":\"all\",\"from\":0}"),
             Map.entry(
                     "/intakes/{intake}/list", "{\"name\":\"mine now\",\"sheet\":\"\",\"mapping\":null,\"into\":null}"),
+            Map.entry("/own-radios/practice", "{\"model\":1,\"line\":\"146.52\",\"presses\":[]}"),
             Map.entry("/should-hold", "{\"list\":1,\"order\":{\"unit\":1}}"),
             Map.entry(
                     "/declarations",

@@ -59,7 +59,7 @@ class DeclareController {
      * What should be in a radio, by memory; open when somebody has to decide first what happens to what they may not key, blocked
      * why it is not to be loaded at all.
      */
-    record ShouldHold(
+    record HoldPlan(
             long list,
             long release,
             int number,
@@ -129,10 +129,10 @@ class DeclareController {
             @NotNull @Size(max = LONGEST_NOTE) String note) {}
 
     @PostMapping("/api/units/{unit}/should-hold")
-    ShouldHold should(Account asking, @PathVariable long unit, @Valid @RequestBody ShouldFor wanted) {
+    HoldPlan should(Account asking, @PathVariable long unit, @Valid @RequestBody ShouldFor wanted) {
         DeclareService.Should should = service.should(asking.id(), wanted.list(), order(unit, wanted.order()));
         UnitPlans.Planned planned = should.unit().planned();
-        return new ShouldHold(
+        return new HoldPlan(
                 wanted.list(),
                 should.plan().chosen().release().id(),
                 should.plan().chosen().release().number(),

@@ -6,9 +6,7 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.Clock;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -17,22 +15,15 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 import org.wache.channel.Channel;
-import org.wache.keypad.Coach;
-import org.wache.keypad.Goal;
-import org.wache.keypad.Handset;
 import org.wache.keypad.ListPaper;
 import org.wache.keypad.Screen;
 import org.wache.keypad.Step;
-import org.wache.radio.Keypad;
 import org.wache.radio.Radio;
 import org.wache.radio.RadioModel;
-import org.wache.rulebook.RulebookReader;
-import org.wache.rulebook.ToneTable;
 import org.wache.server.accounts.Account;
 import org.wache.server.lists.ListTaking;
 import org.wache.server.radios.Fleet;
 import org.wache.server.releases.Releases;
-import org.wache.server.rulebooks.Rulebooks;
 import org.wache.server.web.Missing;
 import org.wache.server.web.Refused;
 import org.wache.signal.Frequency;
@@ -42,8 +33,7 @@ import org.wache.signal.Tone;
 @RestController
 class KeypadController {
 
-    private static final int MOST_PRESSES = 3_000;
-    private static final int MOST_SAID = 6;
+    static final int MOST_PRESSES = 3_000;
     private final ListTaking lists;
     private final Fleet fleet;
     private final Releases releases;
@@ -148,20 +138,13 @@ class KeypadController {
                         .toList());
     }
 
-    private static List<PaperStep> steps(List<Step> steps) {
+    static List<PaperStep> steps(List<Step> steps) {
         return steps.stream()
                 .map(step -> new PaperStep(step.what(), step.keys(), step.see(), step.why()))
                 .toList();
     }
 
-    private static List<KeyName> keys(RadioModel model) {
-        Keypad keypad = model.keypad().orElseThrow();
-        return Handset.keysOf(model).stream()
-                .map(id -> new KeyName(id, keypad.label(id)))
-                .toList();
-    }
-
-    private static PaperEntry entry(long id, ListPaper.Entry entry, RadioModel model) {
+    static PaperEntry entry(long id, ListPaper.Entry entry, RadioModel model) {
         Channel channel = entry.channel();
         return new PaperEntry(
                 id,
@@ -213,43 +196,10 @@ class KeypadController {
         if (paper.impossible() != null) {
             throw new Refused(paper.impossible());
         }
-        List<String> keys = Handset.keysOf(radio);
-        practice.presses().stream()
-                .filter(press -> !keys.contains(press.replaceFirst(":(long|on)$", "")))
-                .findFirst()
-                .ifPresent(key -> {
-                    throw new Refused("There is no key “" + key + "”.");
-                });
-        Goal goal = typed.goal().orElseThrow();
-        Coach coach = new Coach(new Handset(radio, tones()), radio.keypad().orElseThrow(), goal, radio.name());
-        Coach.Standing standing = coach.start();
-        List<CoachSaid> said = new ArrayList<>();
-        for (int i = 0; i < practice.presses().size(); i++) {
-            standing = coach.press(practice.presses().get(i));
-            for (Coach.Said each : standing.said()) {
-                said.add(
-                        0,
-                        new CoachSaid(i + 1, each.weight().name().toLowerCase(Locale.ROOT), each.text(), each.cure()));
-            }
-        }
-        return new PracticeStanding(
-                radio.name(),
-                keys(radio),
-                paper.memory(),
-                standing.screen(),
-                said.subList(0, Math.min(MOST_SAID, said.size())),
-                standing.missing(),
-                standing.right(),
-                standing.done(),
-                paper);
+        return Practising.play(radio, typed.goal().orElseThrow(), practice.presses(), tones(), paper);
     }
 
     private List<Tone> tones() {
-        ToneTable table = RulebookReader.shipped(Rulebooks.usual())
-                .on(LocalDate.now(clock))
-                .tones();
-        List<Tone> all = new ArrayList<>(table.ctcss());
-        all.addAll(table.dcs());
-        return all;
+        return Practising.tones(LocalDate.now(clock));
     }
 }

@@ -200,6 +200,29 @@ public class Fleet {
     /** Who has a radio. */
     public record Custody(long unit, long party, String name) {}
 
+    /** The models of a group that entries can be typed into, by their keys, in the order of their names. */
+    public Map<Long, String> typeable(long club) {
+        Map<Long, String> all = new LinkedHashMap<>();
+        store.models(club).forEach(each -> {
+            RadioModel model = model(each);
+            if (model.keypad().isPresent()) {
+                all.put(each.id(), model.name());
+            }
+        });
+        return all;
+    }
+
+    /** What was put into a radio last: a list, and how people call it. */
+    public record Inside(long list, String words) {}
+
+    /** What is in a radio; nothing when nothing was put into it. */
+    public Optional<Inside> inside(long unit) {
+        return store.loadsOf(unit).stream()
+                .findFirst()
+                .map(load -> new Inside(
+                        load.list(), load.listName() + (load.number() == null ? "" : ", release " + load.number())));
+    }
+
     /** Who has the radios of a group, by radio; those on the shelf are not among them. */
     public Map<Long, Custody> custody(long club) {
         Map<Long, Custody> out = new LinkedHashMap<>();

@@ -72,6 +72,10 @@ public class CardLinks {
     }
 
     /** Who of the roster somebody is in a group. */
+    public Optional<Long> partyOf(long account, long club) {
+        return own(account, club).map(Whose::party);
+    }
+
     Optional<Whose> own(long account, long club) {
         return jdbc.sql(
                         """
