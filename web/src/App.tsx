@@ -98,7 +98,9 @@ export function App() {
       {sees && <Skip />}
       <Suspense fallback={<p className="text-soft p-6">Opening …</p>}>
         <Routes>
-          {ROUTES.filter(({ groupless }) => sees || groupless).map(({ path }) => (
+          {ROUTES.filter(
+            ({ groupless, memberHeader, path }) => sees || groupless || (memberHeader && path !== '/lists'),
+          ).map(({ path }) => (
             <Route key={path} path={routed(path)} element={ELEMENTS[path]} />
           ))}
           <Route path="*" element={sees ? <Navigate to="/lists" replace /> : <OwnCardPage />} />
