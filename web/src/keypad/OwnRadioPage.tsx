@@ -43,7 +43,13 @@ export function OwnRadioPage() {
                 <OneRadio key={radio.unit} group={group.id} radio={radio} />
               ))}
             </section>
-            {own.data.models.length > 0 && <Practise group={group.id} models={own.data.models} />}
+            {own.data.models.length > 0 && (
+              <Practise
+                group={group.id}
+                models={own.data.models}
+                first={own.data.models.find((each) => each.name === own.data.radios[0]?.modelName)}
+              />
+            )}
             <Antenna />
           </>
         )}
@@ -104,8 +110,17 @@ function OneRadio({ group, radio }: { group: number; radio: Schemas['OwnRadio'] 
   );
 }
 
-function Practise({ group, models }: { group: number; models: Schemas['PracticeModel'][] }) {
-  const [model, setModel] = useState(models[0]!.id);
+function Practise({
+  group,
+  models,
+  first,
+}: {
+  group: number;
+  models: Schemas['PracticeModel'][];
+  /** The model of the radio in their hands, to begin with. */
+  first: Schemas['PracticeModel'] | undefined;
+}) {
+  const [model, setModel] = useState((first ?? models[0]!).id);
   const [line, setLine] = useState('146.52 direct');
   const [begun, setBegun] = useState<{ model: number; line: string }>();
   return (
