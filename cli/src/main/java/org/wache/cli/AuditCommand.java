@@ -2,7 +2,6 @@ package org.wache.cli;
 
 import java.io.PrintWriter;
 import java.nio.file.Path;
-import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -75,7 +74,7 @@ final class AuditCommand implements Callable<Integer> {
             return verified();
         }
         ContextFile given = contextFile == null ? ContextFile.EMPTY : Input.parsed(contextFile, ContextFile::read);
-        LocalDate day = on != null ? day(on) : given.on().orElseGet(LocalDate::now);
+        LocalDate day = on != null ? Input.day(on) : given.on().orElseGet(LocalDate::now);
         Edition edition = Input.edition(
                 rulebook != null
                         ? rulebook
@@ -108,14 +107,6 @@ final class AuditCommand implements Callable<Integer> {
             return new Auditor(Register.ALL, given.under(edition, day, holders));
         } catch (IllegalArgumentException e) {
             throw new Unusable(e.getMessage());
-        }
-    }
-
-    private static LocalDate day(String text) {
-        try {
-            return LocalDate.parse(text);
-        } catch (DateTimeException e) {
-            throw new Unusable("--on: “" + text + "” is no day; expected one such as 2026-11-25");
         }
     }
 }

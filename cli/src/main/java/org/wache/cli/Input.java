@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
+import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.util.function.Function;
 import org.wache.exchange.FileProblem;
@@ -36,6 +37,15 @@ final class Input {
             throw new Unusable(path + ": line 0, column 0: there is no such file; expected a list as CSV or JSON");
         } catch (IOException e) {
             throw new Unusable(path + ": line 0, column 0: cannot be read (" + e.getMessage() + ")");
+        }
+    }
+
+    /** The day that an option gives. */
+    static LocalDate day(String text) {
+        try {
+            return LocalDate.parse(text);
+        } catch (DateTimeException e) {
+            throw new Unusable("--on: “" + text + "” is no day; expected one such as 2026-11-25");
         }
     }
 

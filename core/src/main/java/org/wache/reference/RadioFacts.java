@@ -34,7 +34,7 @@ public final class RadioFacts {
     /** The facts of a radio as it is set. */
     public static List<Fact> of(Radio radio, Edition edition) {
         List<Fact> facts = new ArrayList<>();
-        foreign(radio, edition).ifPresent(facts::add);
+        foreign(radio, edition).or(() -> cut(radio, edition)).ifPresent(facts::add);
         open(radio, edition).ifPresent(facts::add);
         mixed(radio.model(), edition).ifPresent(facts::add);
         return facts;
@@ -50,6 +50,37 @@ public final class RadioFacts {
                 how + " the band limits of " + each.say() + ": it refuses to key on part of the" + " frequencies here."
                         + remedy(radio, edition),
                 each.source()));
+    }
+
+    /** Limits that are those of no known place, and leave out part of what may be keyed here. */
+    private static Optional<Fact> cut(Radio radio, Edition edition) {
+        List<Span> transmits = radio.transmits();
+        if (radio.inhibited() || edition.regionSets().of(transmits).isPresent()) {
+            return Optional.empty();
+        }
+        List<String> parts = edition.regionSets().sets().stream()
+                .filter(set -> set.id().equals(edition.rulebook()))
+                .flatMap(set -> set.spans().stream())
+                .flatMap(whole -> transmits.stream()
+                        .filter(whole::overlaps)
+                        .filter(part -> part.low() > whole.low() || part.high() < whole.high())
+                        .map(part -> plain(Math.max(part.low(), whole.low())) + "–"
+                                + plain(Math.min(part.high(), whole.high())) + " of " + plain(whole.low()) + "–"
+                                + plain(whole.high()) + " MHz"))
+                .toList();
+        String how = radio.lock().map(lock -> "Set to “" + lock.name() + "” it").orElse("It");
+        return parts.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new Fact(
+                        Weight.WARNING,
+                        how + " keys only on " + Wording.list(parts)
+                                + ": limits of no known place, and wrong for here. What lies beyond them it refuses."
+                                + remedy(radio, edition),
+                        "the model's data"));
+    }
+
+    private static String plain(long hertz) {
+        return java.math.BigDecimal.valueOf(hertz, 6).stripTrailingZeros().toPlainString();
     }
 
     private static String remedy(Radio radio, Edition edition) {

@@ -65,4 +65,18 @@ class RadioFactsTest {
         assertThat(RadioFacts.of(Radio.of(both), EDITION)).singleElement().satisfies(fact -> assertThat(fact.text())
                 .contains("cannot be certified"));
     }
+
+    /** 2 m is 144 to 148 MHz, 70 cm 420 to 450 (47 CFR 97.301(a)). */
+    @Test
+    void limitsOfNoKnownPlaceAreWrongForHereToo() {
+        RadioModel odd = RadioReader.model(
+                """
+        {"model":"O","transmit":[["144","146"],["440","450"]]}""".getBytes(StandardCharsets.UTF_8));
+        assertThat(RadioFacts.of(Radio.of(odd), EDITION)).singleElement().satisfies(fact -> assertThat(fact.text())
+                .contains("144–146 of 144–148 MHz", "440–450 of 420–450 MHz", "no known place"));
+        RadioModel whole = RadioReader.model("""
+        {"model":"W","transmit":[["136","174"],["462.5","467.8"]]}"""
+                .getBytes(StandardCharsets.UTF_8));
+        assertThat(RadioFacts.of(Radio.of(whole), EDITION)).isEmpty();
+    }
 }
