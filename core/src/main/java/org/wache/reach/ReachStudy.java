@@ -40,6 +40,7 @@ public final class ReachStudy {
             Slug.RADIO_TONE);
 
     private static final int MOST_REASONS = 3;
+    private static final int MOST_NAMED = 8;
 
     private final RuleSet rules;
     private final AuditContext context;
@@ -214,11 +215,18 @@ public final class ReachStudy {
             }
         }
         if (!talks.isEmpty()) {
-            all.add("What " + from.name() + " may key ("
-                    + Wording.list(talks.stream().mapToObj(numbers::get).toList()) + ") no radio of " + to.name()
-                    + " hears.");
+            all.add("What " + from.name() + " may key (" + some(talks) + ") no radio of " + to.name() + " hears.");
         }
         return all.isEmpty() ? List.of("No entry of the list talks.") : List.copyOf(all);
+    }
+
+    private String some(BitSet entries) {
+        List<String> first = new ArrayList<>(
+                entries.stream().limit(MOST_NAMED).mapToObj(numbers::get).toList());
+        if (entries.cardinality() > MOST_NAMED) {
+            first.add(entries.cardinality() - MOST_NAMED + " more");
+        }
+        return Wording.list(first);
     }
 
     /** Why somebody may not key an entry, with the radio that comes nearest to it. */
