@@ -4,6 +4,7 @@ import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
@@ -89,5 +90,43 @@ class ServerHouseTest {
                     .toList();
             assertThat(silent).isEmpty();
         }
+    }
+
+    /** The description of the API names answers by their simple names: of two that are called alike only one would be described. */
+    @Test
+    void noTwoAnswersAreCalledAlike() {
+        java.util.Set<JavaClass> described = new java.util.HashSet<>();
+        java.util.Deque<JavaClass> open = new java.util.ArrayDeque<>();
+        SERVER.stream()
+                .filter(each -> each.isAnnotatedWith(RestController.class))
+                .flatMap(each -> each.getMethods().stream())
+                .filter(method -> method.getAnnotations().stream()
+                        .anyMatch(annotation ->
+                                annotation.getRawType().getSimpleName().endsWith("Mapping")))
+                .forEach(method -> {
+                    open.addAll(method.getReturnType().getAllInvolvedRawTypes());
+                    method.getParameterTypes().forEach(type -> open.addAll(type.getAllInvolvedRawTypes()));
+                });
+        while (!open.isEmpty()) {
+            JavaClass next = open.pop();
+            boolean ours = next.getPackageName().startsWith("org.wache") && (next.isRecord() || next.isEnum());
+            if (ours && described.add(next)) {
+                next.getFields().stream()
+                        .filter(field ->
+                                !field.getModifiers().contains(com.tngtech.archunit.core.domain.JavaModifier.STATIC))
+                        .forEach(field -> open.addAll(field.getType().getAllInvolvedRawTypes()));
+            }
+        }
+        assertThat(described).hasSizeGreaterThan(100);
+        assertThat(described.stream()
+                        .filter(JavaClass::isRecord)
+                        .collect(java.util.stream.Collectors.groupingBy(JavaClass::getSimpleName))
+                        .values()
+                        .stream()
+                        .filter(alike -> alike.size() > 1)
+                        .map(alike ->
+                                alike.stream().map(JavaClass::getName).sorted().toList())
+                        .toList())
+                .isEmpty();
     }
 }

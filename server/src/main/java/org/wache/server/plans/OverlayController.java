@@ -42,7 +42,7 @@ class OverlayController {
     /** New rows, begun on a version. */
     record Save(int before, @NotNull List<@NotNull @Valid OverlayRow> rows, @NotNull @Size(max = 300) String note) {}
 
-    record Saved(int version) {}
+    record OverlaySaved(int version) {}
 
     @GetMapping("/api/groups/{group}/overlay")
     Overlay overlay(Account asking, @PathVariable long group) {
@@ -68,7 +68,7 @@ class OverlayController {
     }
 
     @PutMapping("/api/groups/{group}/overlay")
-    Saved save(Account asking, @PathVariable long group, @Valid @RequestBody Save save) {
-        return new Saved(service.save(asking.id(), group, save.before(), save.rows(), save.note()));
+    OverlaySaved save(Account asking, @PathVariable long group, @Valid @RequestBody Save save) {
+        return new OverlaySaved(service.save(asking.id(), group, save.before(), save.rows(), save.note()));
     }
 }

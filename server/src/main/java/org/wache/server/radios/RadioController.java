@@ -131,7 +131,7 @@ class RadioController {
     record UnitChange(int version, @NotNull @Valid UnitDraft unit) {}
 
     /** The key of what was made. */
-    record Made(long id) {}
+    record RadioMade(long id) {}
 
     /** Everything that happened to a radio. */
     record UnitHistory(UnitView unit, List<Load> loads, List<Custody> custody) {}
@@ -276,8 +276,8 @@ class RadioController {
 
     @PostMapping("/api/groups/{group}/models")
     @ResponseStatus(HttpStatus.CREATED)
-    Made addModel(Account asking, @PathVariable long group, @Valid @RequestBody ModelFile file) {
-        return new Made(service.addModel(asking.id(), group, JSON.writeValueAsString(file.body())));
+    RadioMade addModel(Account asking, @PathVariable long group, @Valid @RequestBody ModelFile file) {
+        return new RadioMade(service.addModel(asking.id(), group, JSON.writeValueAsString(file.body())));
     }
 
     @PutMapping("/api/models/{model}")
@@ -294,8 +294,8 @@ class RadioController {
 
     @PostMapping("/api/groups/{group}/units")
     @ResponseStatus(HttpStatus.CREATED)
-    Made addUnit(Account asking, @PathVariable long group, @Valid @RequestBody UnitDraft unit) {
-        return new Made(service.addUnit(asking.id(), group, unit));
+    RadioMade addUnit(Account asking, @PathVariable long group, @Valid @RequestBody UnitDraft unit) {
+        return new RadioMade(service.addUnit(asking.id(), group, unit));
     }
 
     @PutMapping("/api/units/{unit}")

@@ -45,7 +45,7 @@ class RegisterController {
     }
 
     /** What the roster and the register may say differently. */
-    enum Part {
+    enum RegisterPart {
         NAME,
         SERVICE,
         CLASS,
@@ -66,7 +66,7 @@ class RegisterController {
             @Schema(nullable = true) RegisterRecord record) {}
 
     /** One thing that the roster and the register say differently. */
-    record RegisterDifference(Part part, String roster, String register, String words) {}
+    record RegisterDifference(RegisterPart part, String roster, String register, String words) {}
 
     @GetMapping("/api/register/{callSign}")
     LookedUp lookUp(@PathVariable String callSign) {
@@ -123,11 +123,11 @@ class RegisterController {
         List<RegisterDifference> all = new ArrayList<>();
         if (!record.name().equalsIgnoreCase(party.name())) {
             all.add(new RegisterDifference(
-                    Part.NAME, party.name(), record.name(), "It is in the name of " + record.name() + "."));
+                    RegisterPart.NAME, party.name(), record.name(), "It is in the name of " + record.name() + "."));
         }
         if (!record.service().equals(licence.service())) {
             all.add(new RegisterDifference(
-                    Part.SERVICE,
+                    RegisterPart.SERVICE,
                     licence.service(),
                     record.service(),
                     "It is a licence for " + record.service() + "."));
@@ -135,11 +135,11 @@ class RegisterController {
         if (!record.licenceClass().equals(licence.licenceClass())) {
             String now = record.licenceClass().orElse("none");
             String old = licence.licenceClass().orElse("none");
-            all.add(new RegisterDifference(Part.CLASS, old, now, "The class is " + now + ", not " + old + "."));
+            all.add(new RegisterDifference(RegisterPart.CLASS, old, now, "The class is " + now + ", not " + old + "."));
         }
         if (record.expires().isPresent() && !record.expires().equals(licence.expires())) {
             all.add(new RegisterDifference(
-                    Part.EXPIRES,
+                    RegisterPart.EXPIRES,
                     licence.expires().map(LocalDate::toString).orElse("not given"),
                     record.expires().get().toString(),
                     "It ends on " + record.expires().get() + "."));
@@ -148,7 +148,7 @@ class RegisterController {
                 record.expires().map(day -> day.isBefore(LocalDate.now(clock))).orElse(false);
         if (!record.status().equals("active") || over) {
             all.add(new RegisterDifference(
-                    Part.STATUS,
+                    RegisterPart.STATUS,
                     "in the roster",
                     over ? "expired" : record.status(),
                     over
