@@ -22,6 +22,7 @@ import org.wache.signal.Tone;
 public final class AddLine {
 
     private static final int LONGEST = 400;
+    private static final java.util.Set<String> RANGE_WORDS = java.util.Set.of("to", "thru", "through", "until", "till");
     private static final Pattern TOKEN = Pattern.compile("\"([^\"]*)\"|[^\\s;|]+");
     private static final Pattern LEADING_NUMBER = Pattern.compile("^\\s*#?([0-9]{1,4})\\s*[.):]\\s+(?=\\S)");
     private static final Pattern WRITTEN_OUT = Pattern.compile("[0-9]{1,4}[.,][0-9]{2,6}(?:mhz)?");
@@ -693,6 +694,9 @@ public final class AddLine {
             return shift(word + "k");
         }
         boolean smallNumber = word.matches("[0-9]{1,2}");
+        if (service && RANGE_WORDS.contains(word) && next().matches("[0-9]{1,3}")) {
+            return Optional.of("Several channels in one entry: write each as an entry of its own.");
+        }
         if (smallNumber && service) {
             if (tones > 0) {
                 sketch.note(Said.doubtful(

@@ -51,9 +51,10 @@ final class SeveralOnALine {
         if (range.matches() && isService(range.group(1), edition)) {
             int from = Integer.parseInt(range.group(2));
             int to = Integer.parseInt(range.group(3));
-            return from < to && to - from < LONGEST_RANGE
-                    ? IntStream.rangeClosed(from, to)
-                            .mapToObj(i -> range.group(1) + " " + i + range.group(4))
+            int step = Integer.signum(to - from);
+            return step != 0 && Math.abs(to - from) < LONGEST_RANGE
+                    ? IntStream.rangeClosed(0, Math.abs(to - from))
+                            .mapToObj(i -> range.group(1) + " " + (from + step * i) + range.group(4))
                             .toList()
                     : List.of(part);
         }

@@ -159,9 +159,17 @@ class SaidLinesTest {
                 "frs 1, 2; murs 3           | frs 1 + frs 2 + murs 3",
                 "gmrs 16, 67                | gmrs 16, 67", // a tone
                 "club 1 to 3                | club 1 to 3",
+                "frs 3 to 1                 | frs 3 + frs 2 + frs 1",
             })
     void severalOnALineAreParted(String text, String parts) {
         assertThat(String.join(" + ", AddLine.parts(text, EDITION))).isEqualTo(parts);
+    }
+
+    /** In a cell of a table, say, where one row makes one entry: never channel 1 with a tone, called “to”. */
+    @Test
+    void aRangeInOneEntryIsRefused() {
+        assertThat(read("frs 1 to 16").problem())
+                .hasValueSatisfying(why -> assertThat(why).contains("Several channels"));
     }
 
     @Test

@@ -203,12 +203,9 @@ public class Fleet {
     /** The models of a group that entries can be typed into, by their keys, in the order of their names. */
     public Map<Long, String> typeable(long club) {
         Map<Long, String> all = new LinkedHashMap<>();
-        store.models(club).forEach(each -> {
-            RadioModel model = model(each);
-            if (model.keypad().isPresent()) {
-                all.put(each.id(), model.name());
-            }
-        });
+        store.models(club).forEach(each -> readable(each)
+                .filter(model -> model.keypad().isPresent())
+                .ifPresent(model -> all.put(each.id(), model.name())));
         return all;
     }
 
