@@ -26,6 +26,7 @@ import * as licences from '../src/roster/time';
 import * as roster from '../src/roster/drafts';
 import { useAxis } from '../src/ruler/useAxis';
 import * as view from '../src/ruler/view';
+import * as profiles from '../src/settings/profileDraft';
 import * as clusters from '../src/site/clusters';
 import * as station from '../src/stations/draft';
 import * as megahertz from '../src/ui/Megahertz';
@@ -53,6 +54,7 @@ const pieces: Record<string, Record<string, unknown>> = {
   licences: { ...licences },
   matrix: { ...matrix },
   megahertz: { ...megahertz },
+  profiles: { ...profiles },
   models: {
     ...models,
     shown: (key: string, value: unknown) => line(key).show(value),

@@ -16,6 +16,7 @@ const SETTLED: ReadonlySet<string> = new Set<keyof paths>([
   '/api/lists/{list}/entries/{entry}/trial',
   '/api/models/{model}/practice',
   '/api/groups/{group}/own-radios/practice',
+  '/api/groups/{group}/profiles/look',
   '/api/antenna-lengths',
   '/api/intakes/{intake}',
   '/api/intakes/{intake}/reading',
@@ -27,7 +28,7 @@ const SETTLED: ReadonlySet<string> = new Set<keyof paths>([
 
 /** Requests that are sent like changes and only ask. */
 const ASKS =
-  /\/(trial|bench-plan|should-hold|presence|practice|sheet|reading|card|session|understood|proposals\/\w+)$/;
+  /\/(trial|bench-plan|should-hold|presence|practice|sheet|look|reading|card|session|understood|proposals\/\w+)$/;
 
 /** What a form may be filled in over: the others' changes do not go under it, and saving over them is told. */
 const FILLED_IN: ReadonlySet<string> = new Set<keyof paths>([
@@ -36,6 +37,7 @@ const FILLED_IN: ReadonlySet<string> = new Set<keyof paths>([
   '/api/groups/{group}/overlay',
   '/api/groups/{group}/stations',
   '/api/groups/{group}/tones',
+  '/api/groups/{group}/profiles',
   '/api/lists/{list}/site',
 ]);
 

@@ -46,7 +46,7 @@ export function JobReport({ job }: { job: number }) {
               {differences.map((difference, index) => (
                 <tr key={index}>
                   <td>
-                    <span className="font-mono">{difference.memory}</span> {difference.name}
+                    <span className="font-mono">{difference.memory || ''}</span> {difference.name}
                   </td>
                   <td>{difference.what}</td>
                   <td className="font-mono">{difference.wanted || '–'}</td>

@@ -74,6 +74,12 @@ export function PlannedRow({ plan, onPut, onLeave }: Props) {
         </button>
       )}
       <Entries entries={plan.leftOut} words="stays out" />
+      {plan.profile !== null && !plan.open && (
+        <span className="text-soft block pl-[18px]">
+          and {plan.settings} settings of “{plan.profile}”
+          {plan.cannotBeSet.length > 0 && `; not these: ${plan.cannotBeSet.join(' ')}`}
+        </span>
+      )}
       {plan.leftOut.some((entry) => entry.reason.includes('set to')) && (
         <Link
           to={`/radios?unit=${plan.unit}`}

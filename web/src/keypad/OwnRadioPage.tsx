@@ -9,7 +9,7 @@ import { GroupSelect } from '../ui/GroupSelect';
 import { Notice } from '../ui/Notice';
 import { PageHeader } from '../ui/PageHeader';
 import { Exercise } from './Exercise';
-import { Once, Steps } from './Steps';
+import { Once, SettingSteps, Steps } from './Steps';
 
 /** For whoever has a radio: its paper, practice on its keys, how long its antenna is. */
 export function OwnRadioPage() {
@@ -86,6 +86,9 @@ function OneRadio({ group, radio }: { group: number; radio: Schemas['OwnRadio'] 
               <span className="font-semibold">{table.title}:</span>{' '}
               <span className="font-mono">{table.rows.join(', ')}</span>
             </p>
+          ))}
+          {paper.data.profiles.map((profile) => (
+            <SettingSteps key={profile.team} profile={profile} many={false} />
           ))}
           <Once title="Before the first entry" steps={paper.data.before} />
           {paper.data.entries.map((entry) => (

@@ -6,7 +6,7 @@ import { useRadios } from '../radios/useRadios';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { Notice } from '../ui/Notice';
-import { Once, Steps } from './Steps';
+import { Once, SettingSteps, Steps } from './Steps';
 
 /** The paper on which a list is typed into a model by hand, to print. */
 export function PaperPage() {
@@ -74,6 +74,9 @@ export function PaperPage() {
                 <span className="font-semibold">{table.title}:</span>{' '}
                 <span className="font-mono">{table.rows.join(', ')}</span>
               </p>
+            ))}
+            {paper.data.profiles.map((profile) => (
+              <SettingSteps key={profile.team} profile={profile} many={paper.data.profiles.length > 1} />
             ))}
             {able.length > 0 && <Once title="Before the first entry" steps={paper.data.before} />}
             {able.map((entry) => (

@@ -12,6 +12,7 @@ import { PageHeader } from '../ui/PageHeader';
 import { useKept } from '../ui/useKept';
 import { Attach } from './Attach';
 import { DeclaredLoads } from './DeclaredLoads';
+import { SetByHand } from './SetByHand';
 import { Tried } from './Tried';
 import { useRadios } from './useRadios';
 
@@ -78,6 +79,7 @@ function Should({
   const caughtUp = useCaughtUp();
   const [choice, setChoice] = useKept<string>(`wache-by-hand-choice-${unit.id}-${list}`, '');
   const [checked, setChecked] = useKept<Checked>(`wache-by-hand-${unit.id}-${list}`, {});
+  const [set, setSet] = useKept<Record<string, string>>(`wache-by-hand-set-${unit.id}-${list}`, {});
   const [how, setHow] = useState<Schemas['Declare']['how']>('by-hand');
   const [note, setNote] = useState('');
   const order = { unit: unit.id, party: null, part: null, choice: choice || null };
@@ -97,11 +99,13 @@ function Should({
             how,
             note,
             checked: Object.entries(checked).map(([memory, each]) => ({ memory, ...each })),
+            settings: set,
           },
         }),
       ),
     onSuccess: async () => {
       setChecked({});
+      setSet({});
       setNote('');
       await caughtUp();
     },
@@ -148,10 +152,13 @@ function Should({
           />
         ))}
       </section>
+      <SetByHand plan={should.data} set={set} onSet={setSet} />
       <Tried unit={unit} units={units} entries={entries} />
       <section aria-label="Note it" className="border-line flex flex-col gap-2 border-t pt-3">
         <h2 className="font-semibold">
           {looked.length} of {entries.length} entries looked at
+          {should.data.settings.length > 0 &&
+            `, ${Object.keys(set).length} of ${should.data.settings.length} settings`}
         </h2>
         <Choice
           label="How it got in"

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { useGroup } from '../accounts/group';
 import { useMay } from '../accounts/rights';
+import { ProfilesView } from '../settings/ProfilesView';
 import { useRadios } from './useRadios';
 import { Button } from '../ui/Button';
 import { INPUT } from '../ui/Field';
@@ -20,7 +21,9 @@ export function RadiosPage() {
   const [params, setParams] = useSearchParams();
   const [find, setFind] = useState('');
   const may = useMay('bench');
-  const models = params.get('show') === 'models';
+  const show = params.get('show');
+  const models = show === 'models';
+  const settings = show === 'settings';
   const chosen = params.get(models ? 'model' : 'unit');
   const radios = useRadios(group?.id);
   const choose = (key: string | undefined) =>
@@ -42,39 +45,45 @@ export function RadiosPage() {
         <div role="group" aria-label="What is shown" className="flex">
           {(
             [
-              ['Units', false, all?.units.length],
-              ['Models', true, all?.models.length],
+              ['Units', null, all?.units.length],
+              ['Models', 'models', all?.models.length],
+              ['Settings', 'settings', undefined],
             ] as const
-          ).map(([label, on, count]) => (
+          ).map(([label, shown, count]) => (
             <button
               key={label}
               type="button"
-              aria-pressed={models === on}
-              onClick={() => setParams(on ? { show: 'models' } : {}, { replace: true })}
-              className={`border-edge border px-2.5 py-0.5 first:rounded-l last:rounded-r not-first:-ml-px ${models === on ? 'bg-accent text-on-accent border-accent' : 'hover:text-accent'}`}
+              aria-pressed={show === shown}
+              onClick={() => setParams(shown ? { show: shown } : {}, { replace: true })}
+              className={`border-edge border px-2.5 py-0.5 first:rounded-l last:rounded-r not-first:-ml-px ${show === shown ? 'bg-accent text-on-accent border-accent' : 'hover:text-accent'}`}
             >
               {label} <span className="font-mono">{count ?? ''}</span>
             </button>
           ))}
         </div>
-        <input
-          type="search"
-          className={`${INPUT} text-second w-48`}
-          aria-label="Find a radio"
-          placeholder="Name, serial, who has it"
-          value={find}
-          onChange={(event) => setFind(event.target.value)}
-        />
+        {!settings && (
+          <input
+            type="search"
+            className={`${INPUT} text-second w-48`}
+            aria-label="Find a radio"
+            placeholder="Name, serial, who has it"
+            value={find}
+            onChange={(event) => setFind(event.target.value)}
+          />
+        )}
         <span className="grow" />
         <GroupSelect />
-        {may && <Button onClick={() => choose('new')}>{models ? 'New model' : 'New radio'}</Button>}
+        {may && !settings && (
+          <Button onClick={() => choose('new')}>{models ? 'New model' : 'New radio'}</Button>
+        )}
       </section>
       {radios.error && (
         <div className="p-4">
           <Notice message={radios.error.message} />
         </div>
       )}
-      {all && group && (
+      {settings && group && <ProfilesView key={group.id} group={group.id} />}
+      {all && group && !settings && (
         <div className="flex min-h-0 grow">
           <main className={`min-w-0 grow overflow-y-auto ${chosen ? 'max-lg:hidden' : ''}`}>
             {models ? (

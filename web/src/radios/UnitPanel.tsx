@@ -10,12 +10,14 @@ import { Notice } from '../ui/Notice';
 import { VerdictMark } from '../ui/VerdictMark';
 import { Checks } from './Checks';
 import { DeclaredLoads } from './DeclaredLoads';
+import { EdgeSlots } from './EdgeSlots';
 import { Handing } from './Handing';
 import { Measuring } from './Measuring';
 import { NotTheirs } from './NotTheirs';
 import { Section } from './Section';
 import { DECLARED, standing } from './state';
 import { UnitForm } from './UnitForm';
+import { UnitSettings } from '../settings/UnitSettings';
 
 interface Props {
   group: number;
@@ -139,6 +141,10 @@ export function UnitPanel({ group, unit, radios, onDone }: Props) {
           </details>
         )}
       </Section>
+      <UnitSettings unit={unit.id} />
+      {typeof radios.models.find((each) => each.id === unit.model)?.body.edgeSlots === 'number' && (
+        <EdgeSlots unit={unit.id} />
+      )}
       <Checks unit={unit} units={radios.units} checks={bench.data?.checks ?? []} />
       <Measuring unit={unit.id} />
       {remove.error && <Notice message={remove.error.message} />}

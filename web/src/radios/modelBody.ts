@@ -132,6 +132,7 @@ export const LINES: Line[] = [
   several('transmitInhibit', 'Transmit inhibit', 'channel, band, radio'),
   text('frontPanel', 'Front panel programs', 'all, listen-only or none'),
   text('edgeSlots', 'Band-edge slots', ''),
+  text('talkGroups', 'Talk groups or contacts', ''),
 ];
 
 /** A message of the server about a key of the file, with the line's label in place of the key. */

@@ -18,6 +18,7 @@ import { OutList } from './OutList';
 import { Signature } from './Signature';
 import { Since } from './Since';
 import { PartList } from './PartList';
+import { VerdictMark } from '../ui/VerdictMark';
 import { Station } from './Station';
 
 type Gate = Schemas['GateView'];
@@ -99,7 +100,7 @@ function firstOpen(gate: Gate): 'holds' | 'queries' | 'radios' | 'signature' | '
   const open = (kind: string) => of(gate, kind).some((each) => each.waiver === null);
   if (open('hold')) return 'holds';
   if (open('query')) return 'queries';
-  if (gate.models.length === 0 || open('misfit')) return 'radios';
+  if (gate.models.length === 0 || open('misfit') || gate.settingHolds.length > 0) return 'radios';
   return gate.signature ? 'out' : 'signature';
 }
 
@@ -183,7 +184,7 @@ function Radios({ gate, next }: { gate: Gate; next: boolean }) {
     <Station
       next={next}
       title="Fit for the radios"
-      verdict={none ? 'query' : open.length > 0 ? 'hold' : 'clear'}
+      verdict={none ? 'query' : open.length + gate.settingHolds.length > 0 ? 'hold' : 'clear'}
       words={
         none
           ? 'Nobody has said which radios it is for.'
@@ -206,7 +207,38 @@ function Radios({ gate, next }: { gate: Gate; next: boolean }) {
         <Matters key={title} list={gate.list} heading={title} matters={matters} settle="Leave out of them" />
       ))}
       {open.length > 0 && <SetOtherwise gate={gate} open={open} />}
+      <Settings gate={gate} />
     </Station>
+  );
+}
+
+/** How the radios are set besides their channels, which goes out with the list. */
+function Settings({ gate }: { gate: Gate }) {
+  if (gate.profiles.length === 0) return null;
+  return (
+    <div className="text-second flex flex-col gap-1">
+      {gate.settingHolds.map((each) => (
+        <p key={each} className="flex items-start gap-2">
+          <span className="mt-[2px]">
+            <VerdictMark verdict="hold" size={13} />
+          </span>
+          <span>{each.charAt(0).toUpperCase() + each.slice(1)}</span>
+        </p>
+      ))}
+      <p>
+        With it go the settings{' '}
+        {gate.profiles.map((each, index) => (
+          <span key={each.team}>
+            {index > 0 && ', '}“{each.name}” ({each.settings}
+            {each.team && `, for ${each.team}`})
+          </span>
+        ))}
+        .{' '}
+        <Link to="/radios?show=settings" className={LINK}>
+          Look at them
+        </Link>
+      </p>
+    </div>
   );
 }
 

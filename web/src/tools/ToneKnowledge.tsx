@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { api, data, type Schemas } from '../api/client';
 import { Button } from '../ui/Button';
 import { INPUT } from '../ui/Field';
+import { TalkGroups } from './TalkGroups';
 import { Notice } from '../ui/Notice';
 
 interface Props {
@@ -22,6 +23,14 @@ export function ToneKnowledge({ group, known, onClose }: Props) {
   const [tables, setTables] = useState(
     known.knowledge.tables.map((table) => ({ model: table.model, text: table.tones.join(' ') })),
   );
+  const [groups, setGroups] = useState(
+    known.knowledge.talkGroups.map((each) => ({
+      number: String(each.number),
+      name: each.name,
+      slot: each.slot === null ? '' : String(each.slot),
+      forWhom: each.forWhom,
+    })),
+  );
   const save = useMutation({
     mutationFn: () => {
       const filled = tables.filter((table) => table.model.trim());
@@ -37,6 +46,14 @@ export function ToneKnowledge({ group, known, onClose }: Props) {
             knowledge: {
               neighbours: neighbours.filter((each) => each.who.trim() || each.tone.trim()),
               tables: models,
+              talkGroups: groups
+                .filter((each) => each.number.trim() || each.name.trim())
+                .map((each) => ({
+                  number: Number(each.number),
+                  name: each.name.trim(),
+                  slot: each.slot === '' ? null : Number(each.slot),
+                  forWhom: each.forWhom.trim(),
+                })),
             },
           },
         }),
@@ -53,9 +70,12 @@ export function ToneKnowledge({ group, known, onClose }: Props) {
         <DialogPanel className="border-edge bg-sheet flex max-h-[92vh] w-full max-w-3xl flex-col rounded border">
           <TakesFocus />
           <div className="border-line border-b px-4 py-3">
-            <DialogTitle className="text-title font-semibold">Neighbours and models’ tables</DialogTitle>
+            <DialogTitle className="text-title font-semibold">
+              Neighbours, models’ tables and talk groups
+            </DialogTitle>
             <p className="text-second text-soft">
-              Of the whole group; every plan of tones keeps clear of them.
+              Of the whole group. Every plan of tones keeps clear of the neighbours; entries are held against
+              the talk groups.
             </p>
           </div>
           <div className="flex flex-col gap-4 overflow-y-auto px-4 py-3">
@@ -146,6 +166,7 @@ export function ToneKnowledge({ group, known, onClose }: Props) {
                 One more
               </Button>
             </section>
+            <TalkGroups groups={groups} onChange={setGroups} />
             {save.error && <Notice message={save.error.message} />}
           </div>
           <div className="border-line flex justify-end gap-3 border-t px-4 py-3">

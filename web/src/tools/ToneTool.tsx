@@ -95,7 +95,7 @@ export function ToneTool({ desk, onTake, onClose }: ToolProps) {
             : 'No neighbour’s tone is known yet.'}
         </p>
         <Button className="text-second" onClick={() => setEditing(true)}>
-          Neighbours and models’ tables
+          Neighbours, tables, talk groups
         </Button>
       </div>
       <Translate group={desk.groupId} models={tables.map((table) => table.model)} />

@@ -109,7 +109,11 @@ final class Radios implements AutoCloseable {
 
     static UnitWork.Plan plan(RadioModel model, String serial, String lock, RadioImage image) {
         return new UnitWork.Plan(
-                new Radio(model, model.coverage().lock(lock), Optional.empty(), false), serial, image, "KE9QRB");
+                new Radio(model, model.coverage().lock(lock), Optional.empty(), false),
+                serial,
+                image,
+                Map.of(),
+                "KE9QRB");
     }
 
     /** Keeps what it is told. */

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
@@ -21,6 +22,7 @@ import org.wache.bench.simulated.Fault;
 import org.wache.bench.simulated.SimulatedPort;
 import org.wache.channel.ChannelList;
 import org.wache.radio.RadioModel;
+import org.wache.signal.Span;
 
 /** A list goes into simulated radios over real ports, and everything that can go wrong does. */
 class UnitWorkTest {
@@ -253,10 +255,84 @@ class UnitWorkTest {
                         Radios.HERON, Radios.HERON.coverage().lock("Amateur"), Optional.empty(), true),
                 "H2-1",
                 wanted,
+                Map.of(),
                 "KE9QRB");
         UnitWork.Outcome outcome = new UnitWork(Radios.at(port), Radios.ANSWER_MS, plan, told).run();
         assertThat(outcome.good()).isTrue();
         assertThat(outcome.trials()).noneMatch(KeyTrial::keyed).noneMatch(KeyTrial::shouldKey);
         assertThat(port.radio().state().inhibited()).isTrue();
+    }
+
+    private UnitWork.Outcome set(SimulatedPort port, String lock, List<Span> off, Map<String, String> settings)
+            throws LinkFault {
+        org.wache.radio.Radio radio = new org.wache.radio.Radio(
+                Radios.HERON, Radios.HERON.coverage().lock(lock), Optional.empty(), false, off);
+        return new UnitWork(
+                        Radios.at(port),
+                        Radios.ANSWER_MS,
+                        new UnitWork.Plan(radio, "H2-1", wanted, settings, "KE9QRB"),
+                        told)
+                .run();
+    }
+
+    @Test
+    void whatBelongsToNoChannelIsSetAndReadBack() throws LinkFault {
+        SimulatedPort port = radios.plugIn(Radios.HERON, "H2-1", "Amateur");
+        UnitWork.Outcome outcome = set(port, "Amateur", List.of(), Map.of("time-out", "180", "start-text", "TERN"));
+        assertThat(outcome.good()).isTrue();
+        assertThat(told.stages).containsSubsequence(Stage.WRITE, Stage.SETTINGS, Stage.CLOSE);
+        assertThat(outcome.settings())
+                .as("what was set, and what is as the radio comes")
+                .containsEntry("time-out", "180")
+                .containsEntry("start-text", "TERN")
+                .containsEntry("roger-tone", "chirp");
+    }
+
+    @Test
+    void aSettingThatTheRadioRefusesEndsTheWorkAndKeepsWhatWasThere() throws LinkFault {
+        SimulatedPort port = radios.plugIn(Radios.HERON, "H2-1", "Amateur");
+        assertThatThrownBy(() -> set(port, "Amateur", List.of(), Map.of("time-out", "179")))
+                .isInstanceOf(LinkFault.class)
+                .hasMessageContaining("to set time-out to 179");
+        assertThat(port.radio().state().image().entries()).isEmpty();
+        assertThat(port.radio().state().settings()).isEmpty();
+    }
+
+    @Test
+    void aChangeOfLockSetsBackWhatItErases() throws LinkFault {
+        SimulatedPort port = radios.plugIn(Radios.HERON, "H2-1", "Amateur");
+        set(port, "Amateur", List.of(), Map.of("squelch", "3"));
+        try (RadioLink link = Radios.link(port)) {
+            link.lock("Open");
+            assertThat(link.setting("squelch")).as("as it comes").contains("5");
+            assertThat(link.setting("weather-alert")).as("it has none").isEmpty();
+        }
+        assertThat(set(port, "Amateur", List.of(), Map.of("squelch", "3")).settings())
+                .as("set after the lock")
+                .containsEntry("squelch", "3");
+    }
+
+    @Test
+    void aBandThatIsOffKeysNowhere() throws LinkFault {
+        SimulatedPort port = radios.plugIn(Radios.HERON, "H2-1", "Amateur");
+        Span vhf = Span.ofMegahertz("136-174");
+        UnitWork.Outcome outcome = set(port, "Amateur", List.of(vhf), Map.of("band-transmit 136–174", "off"));
+        assertThat(outcome.good()).isTrue();
+        assertThat(outcome.trials())
+                .filteredOn(each -> each.mhz().startsWith("14") || each.mhz().startsWith("15"))
+                .noneMatch(KeyTrial::keyed)
+                .anyMatch(each -> each.name().equals("inside its limits") && !each.shouldKey());
+        assertThat(outcome.trials())
+                .filteredOn(KeyTrial::keyed)
+                .extracting(KeyTrial::mhz)
+                .containsExactly("449.150");
+    }
+
+    @Test
+    void aBandThatShouldBeOffAndIsNotIsFound() throws LinkFault {
+        SimulatedPort port = radios.plugIn(Radios.HERON, "H2-1", "Amateur");
+        UnitWork.Outcome outcome = set(port, "Amateur", List.of(Span.ofMegahertz("136-174")), Map.of());
+        assertThat(outcome.good()).isFalse();
+        assertThat(outcome.trials()).anyMatch(each -> each.keyed() && !each.shouldKey());
     }
 }

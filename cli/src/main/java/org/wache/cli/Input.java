@@ -7,6 +7,7 @@ import java.nio.file.Path;
 import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.util.function.Function;
+import org.wache.exchange.ContextFile;
 import org.wache.exchange.FileProblem;
 import org.wache.rulebook.Edition;
 import org.wache.rulebook.RulebookProblem;
@@ -47,6 +48,21 @@ final class Input {
         } catch (DateTimeException e) {
             throw new Unusable("--on: “" + text + "” is no day; expected one such as 2026-11-25");
         }
+    }
+
+    /** The day that an option gives; else the context's, else today. */
+    static LocalDate day(String option, ContextFile context) {
+        return option != null ? day(option) : context.on().orElseGet(LocalDate::now);
+    }
+
+    /** The rulebook that an option names; else the context's, else the first that ships. */
+    static Edition edition(String option, ContextFile context, LocalDate day) {
+        return edition(
+                option != null
+                        ? option
+                        : context.rulebook()
+                                .orElseGet(() -> RulebookReader.ids().get(0)),
+                day);
     }
 
     static String name(Path path) {

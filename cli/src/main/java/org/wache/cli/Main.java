@@ -9,7 +9,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import picocli.CommandLine;
 
-/** The command line: {@code audit FILE …}, {@code read FILE …}, {@code paper LIST …}, {@code reach LIST …}; what names no command is an audit. */
+/** The command line: {@code audit FILE …}, {@code read FILE …}, {@code paper LIST …}, {@code reach LIST …}, {@code plan DEMANDS.json}; what names no command is an audit. */
 public final class Main {
 
     /** Exit status for wrong usage and unreadable files. */
@@ -36,6 +36,7 @@ public final class Main {
                     case "read" -> new ReadCommand();
                     case "paper" -> new PaperCommand();
                     case "reach" -> new ReachCommand();
+                    case "plan" -> new PlanCommand();
                     default -> new AuditCommand();
                 };
         int skip = command instanceof AuditCommand && !named.equals("audit") ? 0 : 1;

@@ -19,12 +19,16 @@ import org.wache.exchange.ContextFile;
 import org.wache.exchange.HolderShorthand;
 import org.wache.exchange.ListFiles;
 import org.wache.exchange.PaperReport;
+import org.wache.exchange.ProfileFile;
 import org.wache.exchange.RadioReader;
 import org.wache.keypad.ListPaper;
+import org.wache.keypad.SettingSteps;
+import org.wache.keypad.Step;
 import org.wache.radio.Radio;
 import org.wache.radio.RadioModel;
 import org.wache.rulebook.Edition;
 import org.wache.rulebook.RulebookReader;
+import org.wache.settings.SettingPlan;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -60,6 +64,12 @@ final class PaperCommand implements Callable<Integer> {
     @Option(names = "--model", paramLabel = "MODEL.json", required = true, description = "A model of radio.")
     private Path model;
 
+    @Option(
+            names = "--profile",
+            paramLabel = "PROFILE.json",
+            description = "How the radio's other settings shall be; their steps come first.")
+    private Path profile;
+
     @Option(names = "--rulebook", paramLabel = "ID", description = "The rulebook; the first that ships when absent.")
     private String rulebook;
 
@@ -73,7 +83,13 @@ final class PaperCommand implements Callable<Integer> {
         Edition edition = Input.edition(rulebook == null ? RulebookReader.ids().get(0) : rulebook, LocalDate.now());
         ListPaper paper = ListPaper.of(list, radio, unfit(list, radio, edition));
         PrintWriter out = spec.commandLine().getOut();
-        out.print(json ? PaperReport.json(paper, radio, list.name()) : PaperReport.text(paper, radio, list.name()));
+        List<Step> settings = profile == null
+                ? List.of()
+                : SettingSteps.of(radio, SettingPlan.of(Input.parsed(profile, ProfileFile::read), radio));
+        out.print(
+                json
+                        ? PaperReport.json(paper, settings, radio, list.name())
+                        : PaperReport.text(paper, settings, radio, list.name()));
         out.flush();
         return paper.entries().stream().allMatch(entry -> entry.impossible().isEmpty()) ? 0 : 1;
     }

@@ -16,7 +16,6 @@ import org.wache.reach.Person;
 import org.wache.reach.Reach;
 import org.wache.reach.ReachStudy;
 import org.wache.rulebook.Edition;
-import org.wache.rulebook.RulebookReader;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -65,12 +64,8 @@ final class ReachCommand implements Callable<Integer> {
         if (people.isEmpty()) {
             throw new Unusable(contextFile + ": holders should name the people who are to reach each other");
         }
-        LocalDate day = on != null ? Input.day(on) : given.on().orElseGet(LocalDate::now);
-        Edition edition = Input.edition(
-                rulebook != null
-                        ? rulebook
-                        : given.rulebook().orElseGet(() -> RulebookReader.ids().get(0)),
-                day);
+        LocalDate day = Input.day(on, given);
+        Edition edition = Input.edition(rulebook, given, day);
         List<ChannelList> lists = files.stream()
                 .map(file -> Input.parsed(file, bytes -> ListFiles.read(bytes, Input.name(file))))
                 .toList();

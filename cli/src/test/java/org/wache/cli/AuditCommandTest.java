@@ -381,6 +381,7 @@ class AuditCommandTest {
                                 day,
                                 List.of(new ReleaseContent.PartContent("", context, audit)),
                                 List.of(),
+                                List.of(),
                                 List.of()),
                         new ReleaseWriter.Stamp(1, OffsetDateTime.parse("2026-11-25T17:00:00Z"), "Ada", "Jonas"))
                 .text();

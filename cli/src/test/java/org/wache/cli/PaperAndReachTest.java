@@ -114,4 +114,46 @@ class PaperAndReachTest {
         assertThat(ran.status()).isEqualTo(2);
         assertThat(ran.error()).contains("radios[0] should be one of the models");
     }
+
+    @Test
+    void aPaperHasTheSettingsOfAProfile() throws IOException {
+        String profile = file(
+                "p.json",
+                "{\"format\":\"wache-profile/1\",\"name\":\"River\",\"settings\":[{\"kind\":\"time-out\",\"value\":\"180\",\"why\":\"wedged\"}]}");
+        Ran ran = run("paper", file("l.csv", LIST), "--model", demo("heron-h2"), "--profile", profile, "--json");
+        assertThat(ran.json().path("settings").path(0).path("keys").path(0).asString())
+                .isEqualTo("PICK");
+        assertThat(run("paper", file("l.csv", LIST), "--model", demo("heron-h2"), "--profile", file("no.json", "{}"))
+                        .status())
+                .isEqualTo(2);
+    }
+
+    private static String demands(String mustTalk) {
+        return "{\"format\":\"wache-demands/1\",\"context\":" + CONTEXT
+                + ",\"teams\":[{\"name\":\"Net\",\"members\":[\"Net\"]},{\"name\":\"Levee\",\"members\":[\"Levee\"]}],"
+                + mustTalk
+                + "\"spare\":1}";
+    }
+
+    @Test
+    void aPlanIsAListThatIsReadBackAndAContradictionSaysItsDemands() throws IOException {
+        Ran plan = run("plan", file("d.json", demands("")), "--json");
+        assertThat(plan.status()).as(plan.error()).isZero();
+        assertThat(plan.json().path("format").asString()).isEqualTo("wache-list/1");
+        String list = file("plan.json", plan.out());
+        assertThat(run("audit", list, "--context", file("c.json", CONTEXT), "--json")
+                        .json()
+                        .path("format")
+                        .asString())
+                .isEqualTo("wache-audit/1");
+        Ran not = run("plan", file("d.json", demands("\"mustTalk\":[[\"Net\",\"Levee\"]],")), "--json");
+        assertThat(not.status()).isEqualTo(1);
+        assertThat(not.json().path("format").asString()).isEqualTo("wache-contradiction/1");
+        assertThat(not.json().path("demands").path(0).asString()).isEqualTo("Net and Levee must talk");
+        assertThat(not.json().path("reasons")).isNotEmpty();
+        assertThat(run("plan", file("d.json", demands("\"services\":[\"taxi\"],")))
+                        .error())
+                .contains("there is no service “taxi”");
+        assertThat(run("plan", file("d.json", "{}")).status()).isEqualTo(2);
+    }
 }

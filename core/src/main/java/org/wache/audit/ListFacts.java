@@ -21,13 +21,15 @@ import org.wache.signal.Tone;
  * @param tones all tones that are sent or opened on
  * @param zones how many entries each zone has, in the order of the list
  * @param receives all receive frequencies, in hertz
+ * @param talkGroups the talk groups that are called, each with its place among them from 1, in the order of the list
  */
 public record ListFacts(
         long highestNumber,
         Set<String> numbers,
         Set<Tone> tones,
         Map<String, Integer> zones,
-        NavigableSet<Long> receives) {
+        NavigableSet<Long> receives,
+        Map<Integer, Integer> talkGroups) {
 
     private static final int LONGEST_NUMBER = 9;
 
@@ -37,6 +39,7 @@ public record ListFacts(
         Set<Tone> tones = new HashSet<>();
         Map<String, Integer> zones = new LinkedHashMap<>();
         TreeSet<Long> receives = new TreeSet<>();
+        Map<Integer, Integer> talkGroups = new LinkedHashMap<>();
         for (Channel channel : channels) {
             String number = channel.number().strip();
             numbers.add(number);
@@ -44,6 +47,7 @@ public record ListFacts(
             channel.sends().ifPresent(tones::add);
             channel.opensOn().ifPresent(tones::add);
             channel.receive().ifPresent(receive -> receives.add(receive.hertz()));
+            channel.digital().talkGroup().ifPresent(group -> talkGroups.putIfAbsent(group, talkGroups.size() + 1));
             zones.merge(channel.text(Field.ZONE).strip(), 1, Integer::sum);
         }
         return new ListFacts(
@@ -51,7 +55,8 @@ public record ListFacts(
                 Collections.unmodifiableSet(numbers),
                 Collections.unmodifiableSet(tones),
                 Collections.unmodifiableMap(zones),
-                Collections.unmodifiableNavigableSet(receives));
+                Collections.unmodifiableNavigableSet(receives),
+                Collections.unmodifiableMap(talkGroups));
     }
 
     private static long value(String number) {

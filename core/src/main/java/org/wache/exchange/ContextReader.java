@@ -10,6 +10,7 @@ import java.util.OptionalDouble;
 import org.wache.audit.context.Antenna;
 import org.wache.audit.context.HouseRules;
 import org.wache.audit.context.Neighbour;
+import org.wache.channel.TalkGroup;
 import org.wache.licence.AuthorisationLine;
 import org.wache.licence.Holder;
 import org.wache.licence.Licence;
@@ -63,7 +64,7 @@ final class ContextReader {
                 site(),
                 antenna(),
                 houseRules(),
-                radios,
+                radios.stream().distinct().toList(),
                 overlay(),
                 root.whole("unitsInUse", 1, MOST_UNITS),
                 root.objects("neighbours").stream()
@@ -207,7 +208,22 @@ final class ContextReader {
                 tones,
                 rules.whole("maxTimeoutS", 1, MOST_TIMEOUT_S),
                 rules.whole("twoMetreRasterKhz", 1, MOST_RASTER_KHZ),
-                keying(rules));
+                keying(rules),
+                rules.objects("talkGroups").stream()
+                        .map(ContextReader::talkGroup)
+                        .toList());
+    }
+
+    private static TalkGroup talkGroup(Part given) {
+        return new TalkGroup(
+                given.whole("number", 1, TalkGroup.HIGHEST)
+                        .orElseThrow(() -> given.problem("number", "a talk group from 1 to " + TalkGroup.HIGHEST)),
+                given.text("name")
+                        .map(String::strip)
+                        .filter(name -> !name.isEmpty())
+                        .orElseThrow(() -> given.problem("name", "what the talk group is called")),
+                given.whole("slot", 1, 2),
+                given.text("for").orElse(""));
     }
 
     /** {@code true} for all entries, {@code "zones"} for those of each zone, or bases with the numbers of their entries. */

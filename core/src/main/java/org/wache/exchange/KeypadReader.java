@@ -78,6 +78,11 @@ final class KeypadReader {
     }
 
     private Map<String, String> keys() {
+        return keys(part);
+    }
+
+    /** What is printed on the keys of a keypad, by their identifiers. */
+    static Map<String, String> keys(Part part) {
         Map<String, String> keys = new TreeMap<>(USUAL);
         if (part.has("keys")) {
             part.object("keys").texts().forEach((id, label) -> {
@@ -136,6 +141,11 @@ final class KeypadReader {
     }
 
     private List<Press> presses(String key, Map<String, String> keys) {
+        return presses(part, key, keys);
+    }
+
+    /** The presses behind a key of a file. */
+    static List<Press> presses(Part part, String key, Map<String, String> keys) {
         List<Press> all = new ArrayList<>();
         for (String text : part.texts(key)) {
             Press press = Press.parse(text)

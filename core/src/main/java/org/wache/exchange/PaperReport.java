@@ -12,8 +12,12 @@ public final class PaperReport {
 
     private PaperReport() {}
 
-    /** As JSON. */
-    public static String json(ListPaper paper, RadioModel model, String list) {
+    /**
+     * As JSON.
+     *
+     * @param settings how what belongs to no channel is set; empty without a profile
+     */
+    public static String json(ListPaper paper, List<Step> settings, RadioModel model, String list) {
         ObjectNode root = JsonText.MAPPER.createObjectNode().put("format", "wache-paper/1");
         root.put("list", list).put("model", model.name()).put("method", ListPaper.method(model));
         ArrayNode tables = root.putArray("tables");
@@ -21,6 +25,7 @@ public final class PaperReport {
             ArrayNode rows = tables.addObject().put("title", table.title()).putArray("rows");
             table.rows().forEach(rows::add);
         });
+        steps(root.putArray("settings"), settings);
         steps(root.putArray("before"), paper.before());
         ArrayNode entries = root.putArray("entries");
         paper.entries().forEach(entry -> {
@@ -47,7 +52,7 @@ public final class PaperReport {
     }
 
     /** To read and to print. */
-    public static String text(ListPaper paper, RadioModel model, String list) {
+    public static String text(ListPaper paper, List<Step> settings, RadioModel model, String list) {
         StringBuilder text = new StringBuilder();
         text.append(list).append(" by hand into ").append(model.name()).append('\n');
         text.append(ListPaper.method(model)).append('\n');
@@ -57,6 +62,7 @@ public final class PaperReport {
                 .append(": ")
                 .append(String.join(", ", table.rows()))
                 .append('\n'));
+        steps(text, "Settings of the radio", settings);
         steps(text, "Before the first entry", paper.before());
         paper.entries().forEach(entry -> {
             String title = entry.channel().number() + " " + entry.channel().name();

@@ -33,6 +33,7 @@ import tools.jackson.databind.JsonNode;
 public final class RadioReader {
 
     private static final int MOST_MEMORIES = 10_000;
+    private static final int MOST_TALK_GROUPS = 500_000;
     private static final int LONGEST_DISPLAY = 64;
     private static final int MOST_SECONDS = 3_600;
     private static final Span ANYWHERE = new Span(1, 9_999_999_999L);
@@ -60,13 +61,18 @@ public final class RadioReader {
                         .orElseThrow(() -> part.problem("model", "the model's name")));
     }
 
-    /** Reads a radio of a context: a model with its lock setting and label. */
+    /** Reads a radio of a context: a model with its lock setting, its label and what it is set to ({@code set}, by kind). */
     static Radio radio(Part part, int index) {
         RadioModel model = new RadioReader(part).model(part.text("model").orElse("radio " + (index + 1)));
         Optional<LockMode> lock = part.text("lock").map(name -> model.coverage()
                 .lock(name)
                 .orElseThrow(() -> part.problem("lock", "one of the model's lock modes")));
-        return new Radio(model, lock, part.text("unit"), part.flag("inhibited"));
+        return new Radio(
+                model,
+                lock,
+                part.text("unit"),
+                part.flag("inhibited"),
+                model.off(part.object("set").texts()));
     }
 
     private RadioModel model(String name) {
@@ -83,12 +89,14 @@ public final class RadioReader {
                         whole("zones", 1, MOST_MEMORIES),
                         whole("channelsPerZone", 1, MOST_MEMORIES),
                         whole("scanChannels", 0, MOST_MEMORIES),
-                        whole("edgeSlots", 0, MOST_MEMORIES)),
+                        whole("edgeSlots", 0, MOST_MEMORIES),
+                        whole("talkGroups", 0, MOST_TALK_GROUPS)),
                 display(),
                 tones(),
                 guard(),
                 text("frontPanel").map(this::panel),
-                part.has("keypad") ? Optional.of(KeypadReader.read(part.object("keypad"))) : Optional.empty());
+                part.has("keypad") ? Optional.of(KeypadReader.read(part.object("keypad"))) : Optional.empty(),
+                SettingsReader.read(part));
     }
 
     private RadioKind kind(String word) {

@@ -15,6 +15,7 @@ import org.wache.radio.Radio;
 import org.wache.radio.RadioModel;
 import org.wache.release.Waiver;
 import org.wache.rulebook.RulebookReader;
+import org.wache.signal.Span;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -228,10 +229,36 @@ public final class ReleaseFile {
                             model,
                             lock,
                             Optional.empty(),
-                            node.path("inhibited").asBoolean(false)),
+                            node.path("inhibited").asBoolean(false),
+                            off(node.path("off"))),
                     texts(node.path("leftOut"))));
         }
         return models;
+    }
+
+    private static List<Span> off(JsonNode spans) {
+        List<Span> all = new ArrayList<>();
+        try {
+            spans.forEach(span -> all.add(Span.ofMegahertz(
+                    span.path(0).asString("") + "-" + span.path(1).asString(""))));
+        } catch (IllegalArgumentException e) {
+            throw new FileProblem(1, 1, "\"off\" of a release should be bands such as [\"136\", \"174\"]");
+        }
+        return all;
+    }
+
+    /**
+     * How the radios shall be set besides their channels, the whole group's first; empty in a release from before there were profiles.
+     *
+     * @throws FileProblem when one cannot be read
+     */
+    public List<ReleaseContent.TeamProfile> profiles() {
+        List<ReleaseContent.TeamProfile> all = new ArrayList<>();
+        for (JsonNode node : release().path("profiles")) {
+            all.add(new ReleaseContent.TeamProfile(
+                    node.path("team").asString(""), ProfileFile.read(bytes(node.path("profile")))));
+        }
+        return all;
     }
 
     /** The waivers that went out with it. */

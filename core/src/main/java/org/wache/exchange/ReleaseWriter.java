@@ -8,6 +8,7 @@ import org.wache.audit.EntryAudit;
 import org.wache.audit.Told;
 import org.wache.audit.context.AuditContext;
 import org.wache.release.Waiver;
+import org.wache.signal.Frequency;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -69,6 +70,12 @@ public final class ReleaseWriter {
         content.parts().forEach(part -> part(parts.addObject(), part));
         ArrayNode models = release.putArray("models");
         content.models().forEach(model -> model(models.addObject(), model));
+        if (!content.profiles().isEmpty()) { // a release without any is as releases were before there were profiles
+            ArrayNode profiles = release.putArray("profiles");
+            content.profiles().forEach(each -> profiles.addObject()
+                    .put("team", each.team())
+                    .set("profile", ProfileFile.node(each.profile())));
+        }
         ArrayNode waivers = release.putArray("waivers");
         content.waivers().forEach(waiver -> waiver(waivers.addObject(), waiver));
         return release;
@@ -104,6 +111,12 @@ public final class ReleaseWriter {
 
     private static void model(ObjectNode node, ReleaseContent.ModelContent model) {
         node.put("name", model.name()).put("lock", model.lock()).put("inhibited", model.inhibited());
+        if (!model.off().isEmpty()) {
+            ArrayNode off = node.putArray("off");
+            model.off()
+                    .forEach(span ->
+                            off.addArray().add(Frequency.megahertz(span.low())).add(Frequency.megahertz(span.high())));
+        }
         node.set("radio", JsonText.MAPPER.readTree(model.body()));
         ArrayNode out = node.putArray("leftOut");
         model.leftOut().forEach(out::add);

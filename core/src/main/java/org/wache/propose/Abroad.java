@@ -74,7 +74,11 @@ public record Abroad(Audit audit, List<Counted> counted, List<Fate> fates) {
                         .orElseGet(() -> visitor(holder, at.edition().rulebook(), there, edition, counted)))
                 .toList();
         HouseRules house = new HouseRules(
-                at.houseRules().directTones(), at.houseRules().maxTimeoutS(), OptionalInt.empty(), Keying.NONE);
+                at.houseRules().directTones(),
+                at.houseRules().maxTimeoutS(),
+                OptionalInt.empty(),
+                Keying.NONE,
+                at.houseRules().talkGroups());
         AuditContext context = new AuditContext(
                 edition,
                 day,

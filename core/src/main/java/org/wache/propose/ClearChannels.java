@@ -21,8 +21,6 @@ import org.wache.audit.finding.Finding;
 import org.wache.channel.Channel;
 import org.wache.channel.ChannelList;
 import org.wache.channel.Field;
-import org.wache.rulebook.BandService;
-import org.wache.rulebook.Service;
 import org.wache.signal.Frequency;
 import org.wache.signal.Span;
 import org.wache.site.Findings;
@@ -75,17 +73,9 @@ public final class ClearChannels {
     /** The bands and services that have direct channels, in their order. */
     public static List<String> places(AuditContext context) {
         return DirectChannels.of(context).stream()
-                .map(each -> place(context, each))
+                .map(each -> DirectChannels.place(context, each))
                 .distinct()
                 .toList();
-    }
-
-    /** A band has a name of its own; the channels of a service go by the service. */
-    private static String place(AuditContext context, Channel channel) {
-        Service service = context.edition().service(channel.serviceHint()).orElseThrow();
-        return service instanceof BandService
-                ? service.placeName(channel.transmit().orElseThrow())
-                : service.title();
     }
 
     /**
@@ -101,10 +91,10 @@ public final class ClearChannels {
         List<Pick> legal = new ArrayList<>();
         for (Channel each : DirectChannels.of(wanted.judge().context())) {
             Frequency frequency = each.transmit().orElseThrow();
-            String place = place(context, each);
+            String place = DirectChannels.place(context, each);
             if (!taken.contains(frequency.hertz())
                     && (wanted.places().isEmpty() || wanted.places().contains(place))
-                    && !isCalling(context, frequency)) {
+                    && !DirectChannels.isCalling(context, frequency)) {
                 pick(audit, site, wanted, each.with(Map.of(Field.POWER_W, wanted.powerW())), place)
                         .ifPresent(legal::add);
             }
@@ -129,13 +119,6 @@ public final class ClearChannels {
             each.input().ifPresent(input -> taken.add(input.hertz()));
         });
         return taken;
-    }
-
-    /** A frequency that is kept for calling, or on which everybody calls: the plan's calling frequencies, and those that the channel names call busy. */
-    private static boolean isCalling(AuditContext context, Frequency frequency) {
-        return context.edition().plan().rows().stream()
-                        .anyMatch(row -> row.calling().isPresent() && row.span().contains(frequency))
-                || context.edition().channelNames().busy().containsKey(frequency);
     }
 
     private static Optional<Pick> pick(Audit audit, Sites.Site site, Wanted wanted, Channel entry, String place) {

@@ -10,6 +10,12 @@ import java.util.OptionalInt;
  * @param perZone memories in each zone
  * @param scanned entries that a scan can have
  * @param edgeSlots slots for band edges
+ * @param talkGroups talk groups, or contacts, that it holds
  */
 public record MemorySize(
-        OptionalInt channels, OptionalInt zones, OptionalInt perZone, OptionalInt scanned, OptionalInt edgeSlots) {}
+        OptionalInt channels,
+        OptionalInt zones,
+        OptionalInt perZone,
+        OptionalInt scanned,
+        OptionalInt edgeSlots,
+        OptionalInt talkGroups) {}

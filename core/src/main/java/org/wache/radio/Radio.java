@@ -13,8 +13,19 @@ import org.wache.signal.Span;
  * @param lock its lock setting; empty when it has none or none is known
  * @param label what the unit is called; empty when no unit is meant
  * @param inhibited whether its transmitter is switched off altogether
+ * @param off bands on which its transmitter is switched off
  */
-public record Radio(RadioModel model, Optional<LockMode> lock, Optional<String> label, boolean inhibited) {
+public record Radio(
+        RadioModel model, Optional<LockMode> lock, Optional<String> label, boolean inhibited, List<Span> off) {
+
+    public Radio {
+        off = List.copyOf(off);
+    }
+
+    /** A radio that transmits on all bands that its lock lets it. */
+    public Radio(RadioModel model, Optional<LockMode> lock, Optional<String> label, boolean inhibited) {
+        this(model, lock, label, inhibited, List.of());
+    }
 
     /** A model as such, in no particular setting. */
     public static Radio of(RadioModel model) {
@@ -26,21 +37,33 @@ public record Radio(RadioModel model, Optional<LockMode> lock, Optional<String> 
         return label.orElse(model.name());
     }
 
-    /** Where it transmits as it is set; empty when not known. */
+    /** The same radio with its transmitter switched off on these bands. */
+    public Radio without(List<Span> bands) {
+        return new Radio(model, lock, label, inhibited, bands);
+    }
+
+    /** Where its lock lets it transmit; empty when not known. Bands that are switched off on it are still among them. */
     public List<Span> transmits() {
         return lock.map(LockMode::transmit)
                 .filter(spans -> !spans.isEmpty())
                 .orElse(model.coverage().transmit());
     }
 
-    /** The frequency on which it would talk for an entry: none for listening entries and when it is inhibited. */
+    /** The frequency on which it would talk for an entry: none for listening entries, when it is inhibited, and on a band that is off. */
     public Optional<Frequency> talksOn(Channel channel) {
-        return inhibited ? Optional.empty() : channel.transmit();
+        return inhibited ? Optional.empty() : channel.transmit().filter(frequency -> !isOff(frequency));
+    }
+
+    /** Whether its transmitter is switched off on the band of a frequency. */
+    public boolean isOff(Frequency frequency) {
+        return off.stream().anyMatch(span -> span.contains(frequency));
     }
 
     /** Whether it keys on a frequency; yes where nothing is known. */
     public boolean keys(Frequency frequency) {
         List<Span> spans = transmits();
-        return !inhibited && (spans.isEmpty() || spans.stream().anyMatch(span -> span.contains(frequency)));
+        return !inhibited
+                && !isOff(frequency)
+                && (spans.isEmpty() || spans.stream().anyMatch(span -> span.contains(frequency)));
     }
 }

@@ -1,9 +1,11 @@
 package org.wache.radio;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.wache.signal.Frequency;
+import org.wache.signal.Span;
 
 /**
  * A model of radio and what it can do. Whatever is not known of it is not judged.
@@ -21,6 +23,7 @@ import org.wache.signal.Frequency;
  * @param guard what keeps it from talking
  * @param panel what may be entered by hand, when known
  * @param keypad how entries are typed into it; empty when they cannot be
+ * @param otherSettings its settings that belong to no channel, as far as its file names them
  */
 public record RadioModel(
         String name,
@@ -35,7 +38,8 @@ public record RadioModel(
         ToneAbility tones,
         Guard guard,
         Optional<Panel> panel,
-        Optional<Keypad> keypad) {
+        Optional<Keypad> keypad,
+        List<OtherSetting> otherSettings) {
 
     /** What its front panel may program. */
     public enum Panel {
@@ -58,10 +62,21 @@ public record RadioModel(
     public RadioModel {
         certifiedFor = certifiedFor.map(List::copyOf);
         power = List.copyOf(power);
+        otherSettings = List.copyOf(otherSettings);
     }
 
     /** Its levels of power on a frequency; empty when not known. */
     public Optional<PowerLevels> powerAt(Frequency frequency) {
         return power.stream().filter(each -> each.band().contains(frequency)).findFirst();
+    }
+
+    /** The bands on which a radio that is set so does not transmit; settings by what tells them apart. */
+    public List<Span> off(Map<String, String> set) {
+        return otherSettings.stream()
+                .filter(each -> each.kind() == SettingKind.BAND_TRANSMIT
+                        && set.containsKey(each.id())
+                        && each.isOff(set.get(each.id())))
+                .flatMap(each -> each.band().stream())
+                .toList();
     }
 }

@@ -16,6 +16,7 @@ import org.wache.signal.Mode;
  * @param sets what certified sets of the service send in a mode, where that differs from what the mode usually stands for
  * @param mixtureSource section that names the designators of voice without combinations of voice and data; empty when none does
  * @param aboard where one has to be to use it, such as aboard a vessel: it cannot be licensed by others; empty for ordinary services
+ * @param clearSource section that wants a call sign sent in the clear where meaning may be hidden; empty when none does
  * @param renewalDays how many days before its end a licence may be renewed; 0 where it is not known
  */
 public record FurtherTerms(
@@ -25,6 +26,7 @@ public record FurtherTerms(
         Map<Mode, Emission> sets,
         String mixtureSource,
         Optional<String> aboard,
+        String clearSource,
         int renewalDays) {
 
     public FurtherTerms {

@@ -347,6 +347,7 @@ public final class RulebookReader {
                 sets,
                 row.text("mixture_source", ""),
                 row.optional("aboard"),
+                row.has("identify_in_clear") ? row.row("identify_in_clear").text("source") : "",
                 row.has("renewal_days") ? (int) row.number("renewal_days") : 0);
     }
 

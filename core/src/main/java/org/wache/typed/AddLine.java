@@ -265,13 +265,25 @@ public final class AddLine {
 
     private boolean digital(String word) {
         String afterNext = at + 1 < words.size() ? Plain.of(words.get(at + 1)) : "";
-        Optional<DigitalWords.Setting> setting = DigitalWords.read(word, next(), afterNext);
+        Optional<DigitalWords.Setting> setting = DigitalWords.read(word, next(), afterNext)
+                .or(() -> DigitalWords.named(word, words.subList(at, words.size()), house.talkGroups()));
         setting.ifPresent(found -> {
             at += found.words() - 1;
             sketch.text(found.field(), found.text());
             found.mode().ifPresent(sketch::impliedBySetting);
+            if (found.field() == Field.TALK_GROUP) {
+                agreed(found.text());
+            }
         });
         return setting.isPresent();
+    }
+
+    /** The name that the group's list has for a talk group. */
+    private void agreed(String number) {
+        house.talkGroups().stream()
+                .filter(each -> Integer.toString(each.number()).equals(number))
+                .findFirst()
+                .ifPresent(each -> sketch.text(Field.CONTACT, each.name()));
     }
 
     /** Before a frequency is known: a service, a channel's name, a frequency, or a number or name ahead of it. */

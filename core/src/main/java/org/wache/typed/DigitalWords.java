@@ -1,10 +1,12 @@
 package org.wache.typed;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.wache.channel.Field;
+import org.wache.channel.TalkGroup;
 import org.wache.signal.Mode;
 
 /** What digital channels need, as people write it: {@code cc1 ts2 tg 3100}, {@code nac 293}, {@code ran 5}. */
@@ -18,6 +20,8 @@ final class DigitalWords {
     private static final Set<String> NETWORK = Set.of("nac");
     private static final Set<String> RANDOM = Set.of("ran");
     private static final Set<String> SQUELCH = Set.of("dsq", "dgid", "dg-id", "dcs-sq", "csq-code");
+
+    private static final int MOST_WORDS = 4;
 
     private DigitalWords() {}
 
@@ -47,6 +51,27 @@ final class DigitalWords {
         String name = second ? word + next : word;
         Matcher figures = FIGURES.matcher(second ? afterNext : next);
         return figures.matches() ? setting(name, figures.group(1), second ? 3 : 2) : Optional.empty();
+    }
+
+    /**
+     * A talk group by the name that the group's list has for it, {@code tg valley}; empty when it is none.
+     *
+     * @param behind the words behind the one that says what it is
+     */
+    static Optional<Setting> named(String word, List<String> behind, List<TalkGroup> known) {
+        if (!GROUP.contains(word)) {
+            return Optional.empty();
+        }
+        for (int many = Math.min(MOST_WORDS, behind.size()); many > 0; many--) {
+            String name = String.join(" ", behind.subList(0, many));
+            Optional<TalkGroup> meant =
+                    known.stream().filter(each -> each.isCalled(name)).findFirst();
+            if (meant.isPresent()) {
+                return Optional.of(new Setting(
+                        Field.TALK_GROUP, Integer.toString(meant.get().number()), Optional.of(Mode.DMR), many + 1));
+            }
+        }
+        return Optional.empty();
     }
 
     private static Optional<Setting> setting(String name, String text, int words) {

@@ -2,18 +2,34 @@ package org.wache.audit;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.wache.audit.context.HouseRules;
+import org.wache.audit.finding.Change;
+import org.wache.audit.finding.Finding;
+import org.wache.audit.finding.Slug;
+import org.wache.audit.rules.Register;
 import org.wache.channel.Channel;
 import org.wache.channel.ChannelList;
 import org.wache.channel.Field;
 import org.wache.channel.Misread;
+import org.wache.channel.TalkGroup;
+import org.wache.exchange.ContextFile;
 import org.wache.exchange.CsvLists;
 import org.wache.exchange.JsonLists;
+import org.wache.exchange.RadioReader;
+import org.wache.radio.Radio;
+import org.wache.rulebook.RulebookReader;
+import org.wache.site.Keying;
+import org.wache.typed.AddLine;
 
 /**
  * Digital channels. The ranges of colour codes, slots and talk groups are those of ETSI TS 102 361, of access codes those of
@@ -140,5 +156,122 @@ class DigitalTest {
         assertThat(channel(PAIR + "mode=DMR colour_code=1x").misreads())
                 .extracting(Misread::expected)
                 .containsExactly("a colour code, 0 to 15");
+    }
+
+    /** A radio that holds two talk groups calls no third; the same one twice counts once. Common practice, no source. */
+    @Test
+    void aRadioHoldsOnlySoManyTalkGroups() {
+        Radio two = Radio.of(RadioReader.model(
+                "{\"model\":\"Two groups\",\"modes\":[\"DMR\"],\"talkGroups\":2}".getBytes(StandardCharsets.UTF_8)));
+        ChannelList list = new ChannelList(
+                "groups",
+                List.of(),
+                List.of(
+                        channel(PAIR + "number=1 mode=DMR colour_code=1 time_slot=2 talk_group=9"),
+                        channel(PAIR + "number=2 mode=DMR colour_code=1 time_slot=1 talk_group=91"),
+                        channel(PAIR + "number=3 mode=DMR colour_code=2 time_slot=1 talk_group=9"),
+                        channel(PAIR + "number=4 mode=DMR colour_code=1 time_slot=1 talk_group=92")));
+        Audit audit = new Auditor(
+                        Register.ALL,
+                        Audits.of("amateur:technician", list.channels().get(0))
+                                .auditor()
+                                .context()
+                                .forRadios(List.of(two)))
+                .audit(list);
+        assertThat(Audits.rules(audit, 2)).doesNotContain("radio-capacity");
+        assertThat(Audits.rules(audit, 3)).contains("radio-capacity");
+        assertThat(audit.findings(3).stream()
+                        .filter(each -> each.slug() == Slug.RADIO_CAPACITY)
+                        .map(each -> each.message()))
+                .containsExactly("Two groups holds 2 talk groups, and 92 is number 3 of the list: it cannot call it.");
+    }
+
+    /** 47 CFR 90.425, from memory: who scrambles still sends a call sign that anybody can read. */
+    @ParameterizedTest
+    @CsvSource({"encrypt=on, query", "encrypt=off, clear"})
+    void aStationThatScramblesIdentifiesInTheClear(String encrypted, String verdict) {
+        String csv =
+                "number,name,rx_mhz,tx_mhz,emission,power_w,timeout_s,encrypt\n1,FERRY,451.8000,451.8000,11K2F3E,4,60,"
+                        + encrypted.substring(encrypted.indexOf('=') + 1) + "\n";
+        ChannelList list = CsvLists.read(csv.getBytes(StandardCharsets.UTF_8), "ferry");
+        String context =
+                """
+                {"format":"wache-context/1","site":{"latitude":45.2,"longitude":-93.1},"holders":[{"name":"Ferry","licences":[
+                 {"service":"land-mobile","callSign":"WZZB202","expires":"2033-06-30","lines":[
+                  {"mhz":"451.8000","emission":"11K2F3E","outputW":5,"units":20,"area":{"latitude":45.2,"longitude":-93.1,"radiusKm":40}}]}]}]}
+                """;
+        ContextFile file = ContextFile.read(context.getBytes(StandardCharsets.UTF_8));
+        LocalDate day = LocalDate.parse("2026-11-25");
+        Audit audit = new Auditor(
+                        Register.ALL, file.under(RulebookReader.shipped("us").on(day), day, file.holders()))
+                .audit(list);
+        assertThat(Audits.rules(audit, 0).contains("hidden-meaning")).isEqualTo(verdict.equals("query"));
+        assertThat(audit.entry(0).verdict().text()).isEqualTo(verdict);
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                // what an entry calls | what is asked | the cure
+                "time_slot=2 talk_group=3100 | |",
+                "time_slot=2 talk_group=3100 contact=VALLEY | |",
+                "time_slot=1 talk_group=99 | |",
+                "time_slot=2 talk_group=3102 | not in the group's list |",
+                "time_slot=2 talk_group=3102 contact=valley | not in the group's list | Call Valley, 3100",
+                "time_slot=2 talk_group=3100 contact=Levee | is Valley in the group's list, not Levee | Call it Valley",
+                "time_slot=1 talk_group=3100 | is on slot 2 in the group's list, not on slot 1 | Take slot 2",
+            })
+    void aTalkGroupIsHeldAgainstTheGroupsList(String fields, String asked, String cure) {
+        String context =
+                """
+                {"format":"wache-context/1","houseRules":{"talkGroups":[{"number":3100,"name":"Valley","slot":2},{"number":99,"name":"Direct"}]},
+                 "holders":[{"name":"T","licences":[{"service":"amateur","class":"technician"}]}]}
+                """;
+        ContextFile file = ContextFile.read(context.getBytes(StandardCharsets.UTF_8));
+        LocalDate day = LocalDate.parse("2026-11-25");
+        Audit audit = new Auditor(
+                        Register.ALL, file.under(RulebookReader.shipped("us").on(day), day, file.holders()))
+                .audit(Audits.list(channel(PAIR + "mode=DMR colour_code=1 " + fields)));
+        List<Finding> found = audit.findings(0).stream()
+                .filter(each -> each.slug() == Slug.TALK_GROUP)
+                .toList();
+        assertThat(found).hasSize(asked == null ? 0 : 1);
+        if (asked != null) {
+            assertThat(found.get(0).holds()).isFalse();
+            assertThat(found.get(0).message()).contains(asked);
+            assertThat(found.get(0).cures().stream().map(Change::label))
+                    .containsExactlyElementsOf(cure == null ? List.of() : List.of(cure));
+        }
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "445.925 dmr cc1 tg 3100 | 3100 | Valley",
+                "445.925 dmr cc1 tg valley | 3100 | Valley",
+                "445.925 cc1 tg net control | 3101 | Net Control",
+                "445.925 cc1 tg 7 | 7 |",
+            })
+    void aTalkGroupIsUnderstoodByItsName(String line, String number, String contact) {
+        HouseRules house = new HouseRules(
+                Optional.empty(),
+                OptionalInt.empty(),
+                OptionalInt.empty(),
+                Keying.NONE,
+                List.of(
+                        new TalkGroup(3100, "Valley", OptionalInt.of(2), ""),
+                        new TalkGroup(3101, "Net Control", OptionalInt.empty(), "")));
+        Map<Field, String> fields = AddLine.read(
+                        line, RulebookReader.shipped("us").on(LocalDate.parse("2026-11-25")), house)
+                .best()
+                .fields();
+        assertThat(fields).containsEntry(Field.TALK_GROUP, number).containsEntry(Field.MODE, "DMR");
+        assertThat(fields.getOrDefault(Field.CONTACT, "")).isEqualTo(contact == null ? "" : contact);
+        assertThat(fields.getOrDefault(Field.NAME, "").toLowerCase(java.util.Locale.ROOT))
+                .as("the name of the talk group is not the entry's")
+                .doesNotContain("valley")
+                .doesNotContain("control");
     }
 }

@@ -40,7 +40,8 @@ class HouseRulesTest {
                 Optional.ofNullable(tones),
                 timeout == 0 ? OptionalInt.empty() : OptionalInt.of(timeout),
                 raster == 0 ? OptionalInt.empty() : OptionalInt.of(raster),
-                org.wache.site.Keying.NONE);
+                org.wache.site.Keying.NONE,
+                java.util.List.of());
     }
 
     @Test

@@ -18,6 +18,8 @@ import org.wache.channel.ChannelList;
 import org.wache.release.Gate;
 import org.wache.release.Waiver;
 import org.wache.rulebook.RulebookReader;
+import org.wache.settings.SettingsProfile;
+import org.wache.signal.Span;
 
 /** A release as a file: what it keeps, and what is noticed when somebody changes it. */
 class ReleaseFileTest {
@@ -63,8 +65,35 @@ class ReleaseFileTest {
                 1,
                 DAY,
                 List.of(new ReleaseContent.PartContent("", CONTEXT, audit)),
-                List.of(new ReleaseContent.ModelContent("Heron", MODEL, "", false, List.of())),
+                List.of(new ReleaseContent.ModelContent(
+                        "Heron", MODEL, "", false, List.of(Span.ofMegahertz("400-480")), List.of())),
+                List.of(new ReleaseContent.TeamProfile("Levee", PROFILE)),
                 waivers);
+    }
+
+    private static final SettingsProfile PROFILE = ProfileFile.read(
+            "{\"name\":\"Levee\",\"settings\":[{\"kind\":\"time-out\",\"value\":\"120\",\"why\":\"wedged\"}]}"
+                    .getBytes(StandardCharsets.UTF_8));
+
+    @Test
+    void profilesAndBandsThatAreOffGoOutAndComeBack() {
+        ReleaseFile file = ReleaseFile.read(released().getBytes(StandardCharsets.UTF_8));
+        assertThat(file.profiles()).containsExactly(new ReleaseContent.TeamProfile("Levee", PROFILE));
+        assertThat(file.models().get(0).radio().off()).containsExactly(Span.ofMegahertz("400-480"));
+        ReleaseContent now = content();
+        ReleaseContent without = new ReleaseContent(
+                now.group(),
+                now.list(),
+                now.revision(),
+                now.overlayVersion(),
+                DAY,
+                now.parts(),
+                now.models(),
+                List.of(),
+                now.waivers());
+        assertThat(ReleaseWriter.state(without))
+                .as("who signed, signed for the settings too")
+                .isNotEqualTo(ReleaseWriter.state(now));
     }
 
     private static String released() {
@@ -154,6 +183,7 @@ class ReleaseFileTest {
                 DAY.plusDays(1),
                 now.parts(),
                 now.models(),
+                now.profiles(),
                 now.waivers());
         assertThat(ReleaseWriter.state(tomorrow)).isEqualTo(ReleaseWriter.state(now));
         ReleaseContent changed = new ReleaseContent(
@@ -164,6 +194,7 @@ class ReleaseFileTest {
                 DAY,
                 now.parts(),
                 now.models(),
+                now.profiles(),
                 List.of());
         assertThat(ReleaseWriter.state(changed)).isNotEqualTo(ReleaseWriter.state(now));
     }

@@ -222,7 +222,8 @@ class KeypadTest {
                 model.tones(),
                 model.guard(),
                 Optional.empty(),
-                model.keypad());
+                model.keypad(),
+                model.otherSettings());
     }
 
     private static final RadioModel HERON = model("heron-h2");

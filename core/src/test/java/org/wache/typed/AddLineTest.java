@@ -181,12 +181,14 @@ class AddLineTest {
                 Optional.of(HouseRules.DirectTones.SAME_BOTH_WAYS),
                 java.util.OptionalInt.empty(),
                 java.util.OptionalInt.empty(),
-                org.wache.site.Keying.NONE);
+                org.wache.site.Keying.NONE,
+                java.util.List.of());
         HouseRules open = new HouseRules(
                 Optional.of(HouseRules.DirectTones.OPEN),
                 java.util.OptionalInt.empty(),
                 java.util.OptionalInt.empty(),
-                org.wache.site.Keying.NONE);
+                org.wache.site.Keying.NONE,
+                java.util.List.of());
         assertThat(AddLine.read("146.46 100", EDITION, both).best().fields()).containsEntry(Field.RX_TONE, "100.0");
         assertThat(AddLine.read("451.8 n d023", EDITION, open).best().fields()).doesNotContainKey(Field.RX_TONE);
         assertThat(AddLine.read("146.52 100", EDITION, both).best().fields())

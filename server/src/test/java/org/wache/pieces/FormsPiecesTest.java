@@ -345,4 +345,51 @@ class FormsPiecesTest extends InPieces {
                 .as("in Chicago it is the evening before")
                 .isEqualTo("31 Mar 2026, 22:30 GMT-5");
     }
+
+    private static final String PROFILE =
+            """
+            {"name":"A","rogerTone":"unwanted","breaksIn":true,"missesNothing":true,"maxTimeoutS":null,"settings":[
+             {"kind":"roger-tone","which":"","value":"on","why":"x","model":null},
+             {"kind":"band-transmit","which":"","value":"on","why":"","model":null}]}""";
+
+    private static String finding(String kind, String which, boolean fromProfile, String model) {
+        return """
+                {"rule":"%s","hold":false,"model":"%s","setting":"","title":"","value":"on","fromProfile":%s,"message":"m","source":"",
+                 "holders":[],"cure":"off","kind":"%s","which":"%s"}"""
+                .formatted(kind, model, fromProfile, kind, which);
+    }
+
+    /** The wish that made it is changed; one band of several is taken out of a wish for all; silence becomes a wish for every model. */
+    @ParameterizedTest
+    @CsvSource({
+        "roger-tone, '', true, 2, 'roger-tone/off/null'",
+        "band-transmit, 400–480, true, 3, 'band-transmit/off/Heron'",
+        "battery-saver, '', false, 3, 'battery-saver/off/null'",
+    })
+    void aCureOfASettingChangesTheProfileWhereItSpeaks(
+            String kind, String which, boolean fromProfile, int settings, String cured) {
+        JsonNode body = ask("profiles.cured", PROFILE, finding(kind, which, fromProfile, "Heron"));
+        assertThat(body.path("settings")).hasSize(settings);
+        assertThat(body.path("settings")
+                        .valueStream()
+                        .map(each -> each.path("kind").asString() + "/"
+                                + each.path("value").asString() + "/"
+                                + (each.path("model").isNull()
+                                        ? "null"
+                                        : each.path("model").asString())))
+                .contains(cured);
+    }
+
+    @Test
+    void whatIsWrongInSeveralModelsIsToldOnceAndHoldsFirst() {
+        String hold = finding("band-transmit", "400–480", true, "Heron").replace("\"hold\":false", "\"hold\":true");
+        JsonNode told = ask(
+                "profiles.toldOnce",
+                "[" + finding("roger-tone", "", true, "Heron") + "," + finding("roger-tone", "", true, "Wren") + ","
+                        + hold + "]");
+        assertThat(told).hasSize(2);
+        assertThat(told.path(0).path("finding").path("hold").asBoolean()).isTrue();
+        assertThat(told.path(1).path("models").valueStream().map(JsonNode::asString))
+                .containsExactly("Heron", "Wren");
+    }
 }

@@ -58,6 +58,10 @@ final class Browserless {
         return send("POST", path, "application/json", json.getBytes(StandardCharsets.UTF_8));
     }
 
+    HttpResponse<String> delete(String path) {
+        return send("DELETE", path, null, null);
+    }
+
     HttpResponse<String> put(String path, String json) {
         return send("PUT", path, "application/json", json.getBytes(StandardCharsets.UTF_8));
     }

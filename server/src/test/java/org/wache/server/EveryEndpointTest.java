@@ -31,6 +31,9 @@ class EveryEndpointTest {
             "{\"kind\":\"person\",\"name\":\"Own one\",\"note\":\"\",\"teams\":[],\"licences\":[]}";
     private static final String UNIT =
             "{\"model\":1,\"serial\":\"N-1\",\"label\":\"Mine now\",\"lock\":\"\",\"inhibited\":false,\"owner\":\"\"}";
+    private static final String PROFILE =
+            "{\"name\":\"Mine now\",\"rogerTone\":\"unwanted\",\"breaksIn\":true,\"missesNothing\":true,\"maxTimeoutS\":null,"
+                    + "\"settings\":[{\"kind\":\"squelch\",\"which\":\"\",\"value\":\"3\",\"why\":\"\",\"model\":null}]}";
     private static final String SIGN = "{\"callSign\":\"KE9QRB\"}";
     private static final String KEYED = "{\"how\":\"none\",\"bases\":[]}";
     private static final String STATION =
@@ -102,6 +105,11 @@ class EveryEndpointTest {
             Map.entry("/recall", "{\"reason\":\"Mine now\"}"),
             Map.entry("/people/{account}", "{\"role\":\"coordinator\",\"party\":null}"),
             Map.entry("/keying", "{\"before\":" + KEYED + ",\"after\":" + KEYED + "}"),
+            Map.entry("/profiles", "{\"team\":\"\",\"body\":" + PROFILE + "}"),
+            Map.entry("/profiles/look", "{\"team\":\"\",\"body\":" + PROFILE + "}"),
+            Map.entry("/profiles/{profile}", "{\"version\":1,\"team\":\"\",\"body\":" + PROFILE + "}"),
+            Map.entry("/units/{unit}/edges", "{\"version\":1,\"edges\":[]}"),
+            Map.entry("/units/{unit}/settings", "{\"version\":1,\"settings\":{}}"),
             Map.entry("/stations", STATION),
             Map.entry("/rulebook", "{\"id\":\"uk\"}"),
             Map.entry("/stations/{station}", "{\"version\":1,\"form\":" + STATION + "}"),
@@ -111,6 +119,25 @@ class EveryEndpointTest {
             Map.entry("/taken-back", "{\"note\":\"\"}"),
             Map.entry("/overlay/trial", "{\"rows\":[]}"),
             Map.entry("/edition-seen", "{}")));
+
+    /** What some endpoints ask for behind their path, by the end of method and path. */
+    private static final Map<String, String> QUERIES = longestFirst(Map.ofEntries(
+            Map.entry("/matrix/{entry}", "?column=0"),
+            Map.entry("/fit/{entry}", "?column=0"),
+            Map.entry("DELETE /api/models/{model}", "?version=99"),
+            Map.entry("DELETE /api/units/{unit}", "?version=99"),
+            Map.entry("DELETE /api/stations/{station}", "?version=99"),
+            Map.entry("DELETE /api/profiles/{profile}", "?version=99"),
+            Map.entry("DELETE /api/parties/{party}", "?version=1"),
+            Map.entry("/abroad", "?rulebook=uk"),
+            Map.entry("/least", "?kind=third-order"),
+            Map.entry("/hand-out", "?party=1"),
+            Map.entry("/translation", "?of=100"),
+            Map.entry("/merge", "?other={list}"),
+            Map.entry("/at", "?mhz=146.52"),
+            Map.entry("GET /api/rulebook/place", "?latitude=45&longitude=-93"),
+            Map.entry("GET /api/units/{unit}/edges", "?class=general&send=ssb"),
+            Map.entry("GET /api/rulebook/edges", "?class=general&send=cw")));
 
     private static Map<String, String> longestFirst(Map<String, String> bodies) {
         Map<String, String> sorted = new java.util.TreeMap<>(java.util.Comparator.comparingInt(String::length)
@@ -297,43 +324,12 @@ class EveryEndpointTest {
 
     private static HttpResponse<String> call(
             Browserless who, Endpoint endpoint, long group, long list, long entry, long party, String body) {
-        String query = endpoint.path().endsWith("/matrix/{entry}")
-                        || endpoint.path().endsWith("/fit/{entry}")
-                ? "?column=0"
-                : endpoint.toString().equals("DELETE /api/models/{model}")
-                                || endpoint.toString().equals("DELETE /api/units/{unit}")
-                        ? "?version=99"
-                        : endpoint.toString().equals("DELETE /api/stations/{station}")
-                                ? "?version=99"
-                                : endpoint.path().endsWith("/abroad")
-                                        ? "?rulebook=uk"
-                                        : endpoint.path().endsWith("/least")
-                                                ? "?kind=third-order"
-                                                : endpoint.path().endsWith("/hand-out")
-                                                        ? "?party=1"
-                                                        : endpoint.toString().equals("DELETE /api/parties/{party}")
-                                                                ? "?version=1"
-                                                                : endpoint.path()
-                                                                                .endsWith("/translation")
-                                                                        ? "?of=100"
-                                                                        : endpoint.path()
-                                                                                        .endsWith("/merge")
-                                                                                ? "?other=" + list
-                                                                                : endpoint.path()
-                                                                                                .endsWith("/at")
-                                                                                        ? "?mhz=146.52"
-                                                                                        : endpoint.path()
-                                                                                                                .endsWith(
-                                                                                                                        "/place")
-                                                                                                        && endpoint.path()
-                                                                                                                .contains(
-                                                                                                                        "rulebook")
-                                                                                                ? "?latitude=45&longitude=-93"
-                                                                                                : endpoint.path()
-                                                                                                                .contains(
-                                                                                                                        "/edges")
-                                                                                                        ? "?class=general&send=cw"
-                                                                                                        : "";
+        String query = QUERIES.entrySet().stream()
+                .filter(each -> endpoint.toString().endsWith(each.getKey()))
+                .map(Map.Entry::getValue)
+                .findFirst()
+                .map(each -> each.replace("{list}", Long.toString(list)))
+                .orElse("");
         String path = endpoint.path()
                         .replace("{group}", Long.toString(group))
                         .replace("{list}", Long.toString(list))
@@ -352,6 +348,7 @@ class EveryEndpointTest {
                         .replace("{release}", "1")
                         .replace("{waiver}", "1")
                         .replace("{token}", "x")
+                        .replace("{profile}", "1")
                         .replace("{station}", "1")
                         .replace("{addition}", "1")
                         .replace("{invitation}", Long.toString(invitation(who)))

@@ -109,6 +109,16 @@ final class Fleets {
     /** Chooses the model, waives what is open, lets a second person sign, and releases; returns the key of the release. */
     long release(long list, String... models) {
         choose(list, models);
+        waiveAll(list);
+        HttpResponse<String> signed = sign(list);
+        assertThat(signed.statusCode()).as(signed.body()).isEqualTo(204);
+        HttpResponse<String> released = releaseNow(list);
+        assertThat(released.statusCode()).as(released.body()).isEqualTo(201);
+        return Browserless.json(released).path("id").asLong();
+    }
+
+    /** Waives whatever may be waived. */
+    void waiveAll(long list) {
         JsonNode gate = gate(list);
         List<String> open = new ArrayList<>();
         gate.path("matters").forEach(matter -> {
@@ -122,11 +132,6 @@ final class Fleets {
                     JSON.writeValueAsString(Map.of("prints", open, "reason", "Fit for a test")));
             assertThat(waived.statusCode()).as(waived.body()).isEqualTo(204);
         }
-        HttpResponse<String> signed = sign(list);
-        assertThat(signed.statusCode()).as(signed.body()).isEqualTo(204);
-        HttpResponse<String> released = releaseNow(list);
-        assertThat(released.statusCode()).as(released.body()).isEqualTo(201);
-        return Browserless.json(released).path("id").asLong();
     }
 
     /** Chooses the models that a list is for, each in every setting that radios of it have. */

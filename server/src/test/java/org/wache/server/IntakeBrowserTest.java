@@ -176,7 +176,7 @@ class IntakeBrowserTest extends InBrowser {
         tool("Plan the tones");
         Locator changes = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What would change"));
         assertThat(changes).containsText("opens on");
-        button("Neighbours and models’ tables").click();
+        button("Neighbours, tables, talk groups").click();
         assertThat(page.getByLabel("Who").first()).isVisible();
         assertAccessible();
         page.keyboard().press("Escape");

@@ -36,12 +36,14 @@ public final class KeyCheck {
     public List<KeyTrial> of(RadioImage image, RadioLink.Progress progress) throws LinkFault {
         Map<Integer, StoredChannel> entries = image.entries();
         List<Frequency> outside = outside();
-        List<Frequency> inside = radio.inhibited() ? inside() : List.of();
+        List<Frequency> inside = inside();
         List<KeyTrial> trials = new ArrayList<>();
         int total = entries.size() + outside.size() + inside.size();
         for (Map.Entry<Integer, StoredChannel> each : entries.entrySet()) {
             StoredChannel entry = each.getValue();
-            boolean should = entry.transmit().isPresent() && !radio.inhibited();
+            boolean should = entry.transmit()
+                    .filter(frequency -> !radio.inhibited() && !radio.isOff(frequency))
+                    .isPresent();
             boolean there = link.select(each.getKey());
             Optional<Refusal> refused = there ? link.key(callSign, true) : Optional.of(Refusal.EMPTY);
             link.release();
@@ -80,11 +82,12 @@ public final class KeyCheck {
                 refused.map(Refusal::words).orElse(""));
     }
 
-    /** The middle of each of its limits. */
+    /** Where it must not key although its limits let it: the middle of each band that is off, or of each of its limits when all is off. */
     private List<Frequency> inside() {
-        return radio.transmits().stream()
-                .map(span -> radio.model().tuning().rounded(new Frequency((span.low() + span.high()) / 2)))
-                .toList();
+        return (radio.inhibited() ? radio.transmits() : radio.off())
+                .stream()
+                        .map(span -> radio.model().tuning().rounded(new Frequency((span.low() + span.high()) / 2)))
+                        .toList();
     }
 
     private Mode mode() {

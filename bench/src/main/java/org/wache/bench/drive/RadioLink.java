@@ -1,7 +1,9 @@
 package org.wache.bench.drive;
 
 import java.io.BufferedInputStream;
+import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
+import java.io.DataInputStream;
 import java.io.DataOutputStream;
 import java.io.EOFException;
 import java.io.IOException;
@@ -198,6 +200,35 @@ public final class RadioLink implements AutoCloseable {
     /** Sets the lock; erases what the model says. */
     public void lock(String name) throws LinkFault {
         must("this lock setting", Command.LOCK, text(name));
+    }
+
+    /** Sets what belongs to no channel; it is not kept before {@link #closeProgramming()}. */
+    public void set(String setting, String value) throws LinkFault {
+        byte[] which = text(setting);
+        byte[] how = text(value);
+        must(
+                "to set " + setting + " to " + value + ":",
+                Command.SET,
+                ByteBuffer.allocate(which.length + how.length)
+                        .put(which)
+                        .put(how)
+                        .array());
+    }
+
+    /** How it is set; empty when it has no such setting. */
+    public Optional<String> setting(String setting) throws LinkFault {
+        try {
+            ByteBuffer answer = ask(Command.GET, text(setting));
+            return Optional.of(new DataInputStream(new ByteArrayInputStream(answer.array())).readUTF());
+        } catch (Refused e) {
+            if (e.why == Refusal.NO_SUCH_SETTING) {
+                return Optional.empty();
+            }
+            throw e.told("to say how it is set");
+        } catch (IOException e) {
+            throw new LinkFault(
+                    "What the radio says of itself makes no sense.", "Look whether it is a radio of this kind.");
+        }
     }
 
     /** Switches the transmitter off for good, or on. */

@@ -6,6 +6,7 @@ public enum Stage {
     READ("reading what is in it"),
     LOCK("setting its lock"),
     WRITE("writing"),
+    SETTINGS("setting what is no channel"),
     CLOSE("closing"),
     READ_BACK("reading back"),
     COMPARE("comparing"),

@@ -1,11 +1,15 @@
 package org.wache.bench.drive;
 
 import java.net.InetSocketAddress;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.wache.bench.image.ImageDifference;
 import org.wache.bench.image.RadioImage;
 import org.wache.bench.wire.Identity;
+import org.wache.radio.OtherSetting;
 import org.wache.radio.Radio;
 
 /**
@@ -28,12 +32,17 @@ public final class UnitWork {
      * @param radio the radio as it is to be: its model, lock and whether its transmitter is off
      * @param serial the serial number expected
      * @param wanted the image
+     * @param settings how what belongs to no channel shall be set, by what tells settings apart
      * @param callSign what is spoken when the key is tried
      */
-    public record Plan(Radio radio, String serial, RadioImage wanted, String callSign) {}
+    public record Plan(Radio radio, String serial, RadioImage wanted, Map<String, String> settings, String callSign) {}
 
-    /** What came of it. */
-    public record Outcome(List<ImageDifference> differences, List<KeyTrial> trials) {
+    /**
+     * What came of it.
+     *
+     * @param settings how all that belongs to no channel was found set afterwards, by what tells settings apart
+     */
+    public record Outcome(List<ImageDifference> differences, List<KeyTrial> trials, Map<String, String> settings) {
 
         /** Whether the radio is as it should be. */
         public boolean good() {
@@ -75,19 +84,50 @@ public final class UnitWork {
             log.saved(identity, before);
             setUp(link, identity);
             link.write(plan.wanted(), (done, total) -> log.at(Stage.WRITE, done, total));
+            int set = 0;
+            for (Map.Entry<String, String> each : plan.settings().entrySet()) {
+                log.at(Stage.SETTINGS, set++, plan.settings().size());
+                link.set(each.getKey(), each.getValue());
+            }
             log.at(Stage.CLOSE, 0, 1);
             link.closeProgramming();
             log.kept();
             link.open();
             RadioImage after = link.read(plan.wanted().length(), (done, total) -> log.at(Stage.READ_BACK, done, total));
             link.leave();
+            Map<String, String> settings = settings(link);
             log.at(Stage.COMPARE, 0, 1);
-            List<ImageDifference> differences = ImageDifference.between(plan.wanted(), after);
+            List<ImageDifference> differences = new ArrayList<>(ImageDifference.between(plan.wanted(), after));
+            plan.settings().forEach((id, value) -> {
+                String found = settings.getOrDefault(id, "");
+                if (!found.equals(value)) {
+                    differences.add(new ImageDifference(0, title(id), "setting", value, found));
+                }
+            });
             return new Outcome(
-                    differences,
+                    List.copyOf(differences),
                     new KeyCheck(link, plan.radio(), plan.callSign())
-                            .of(plan.wanted(), (done, total) -> log.at(Stage.KEY_CHECK, done, total)));
+                            .of(plan.wanted(), (done, total) -> log.at(Stage.KEY_CHECK, done, total)),
+                    settings);
         }
+    }
+
+    /** How everything that belongs to no channel is set. */
+    private Map<String, String> settings(RadioLink link) throws LinkFault {
+        Map<String, String> all = new LinkedHashMap<>();
+        for (OtherSetting each : plan.radio().model().otherSettings()) {
+            Optional<String> value = link.setting(each.id());
+            value.ifPresent(found -> all.put(each.id(), found));
+        }
+        return all;
+    }
+
+    private String title(String id) {
+        return plan.radio().model().otherSettings().stream()
+                .filter(each -> each.id().equals(id))
+                .map(OtherSetting::label)
+                .findFirst()
+                .orElse(id);
     }
 
     private Identity checked(Identity identity) throws LinkFault {

@@ -4,6 +4,8 @@ import java.io.ByteArrayInputStream;
 import java.io.DataInputStream;
 import java.io.IOException;
 import java.nio.ByteBuffer;
+import java.util.HashMap;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import org.wache.bench.image.RadioImage;
@@ -13,8 +15,10 @@ import org.wache.bench.wire.Frame;
 import org.wache.bench.wire.Identity;
 import org.wache.bench.wire.Refusal;
 import org.wache.radio.LockMode;
+import org.wache.radio.OtherSetting;
 import org.wache.radio.Radio;
 import org.wache.radio.RadioModel;
+import org.wache.radio.SettingKind;
 import org.wache.radio.ShortNames;
 import org.wache.signal.Frequency;
 import org.wache.signal.Mode;
@@ -38,6 +42,8 @@ public final class SimulatedRadio {
     private SimulatedState state;
     /** What is written and not yet closed; null outside programming. */
     private RadioImage staged;
+    /** Settings that are given and not yet closed. */
+    private final Map<String, String> given = new HashMap<>();
     /** What the radio stands on: a memory, or frequencies that were tuned directly. */
     private StoredChannel standing;
 
@@ -78,6 +84,7 @@ public final class SimulatedRadio {
     /** The cable is out or the other side is gone: what was not closed is lost, and the key is released. */
     public synchronized void disconnected() {
         staged = null;
+        given.clear();
         ether.release(this);
     }
 
@@ -105,6 +112,8 @@ public final class SimulatedRadio {
                 case KEY -> key(request);
                 case SQUELCH -> ok(request, new byte[] {(byte) (hears() ? 1 : 0)});
                 case INHIBIT -> inhibit(request, in.get() != 0);
+                case SET -> set(request, new DataInputStream(new ByteArrayInputStream(request.payload())));
+                case GET -> get(request, new DataInputStream(new ByteArrayInputStream(request.payload())).readUTF());
             };
         } catch (java.nio.BufferUnderflowException e) {
             return refused(request, Refusal.UNKNOWN, 0);
@@ -140,6 +149,7 @@ public final class SimulatedRadio {
     private Frame open(Frame request) {
         ether.release(this);
         staged = state.image();
+        given.clear();
         return ok(request);
     }
 
@@ -223,14 +233,18 @@ public final class SimulatedRadio {
         if (staged == null) {
             return refused(request, Refusal.NOT_OPEN, 0);
         }
-        remember(new SimulatedState(staged, state.lock(), state.inhibited()));
+        Map<String, String> settings = new HashMap<>(state.settings());
+        settings.putAll(given);
+        remember(new SimulatedState(staged, state.lock(), state.inhibited(), settings));
         staged = null;
+        given.clear();
         standing = null;
         return ok(request);
     }
 
     private Frame leave(Frame request) {
         staged = null;
+        given.clear();
         return ok(request);
     }
 
@@ -242,14 +256,78 @@ public final class SimulatedRadio {
         boolean erases = !wanted.get().name().equals(state.lock())
                 && !model.coverage().lockErases().isEmpty();
         RadioImage image = erases ? RadioImage.erased(model) : state.image();
-        remember(new SimulatedState(image, wanted.get().name(), state.inhibited()));
+        boolean other = !wanted.get().name().equals(state.lock());
+        remember(new SimulatedState(
+                image, wanted.get().name(), state.inhibited(), other ? afterLock() : state.settings()));
         staged = staged == null ? null : image;
         standing = null;
         return ok(request);
     }
 
+    /** A change of its lock sets back what it erases. */
+    private Map<String, String> afterLock() {
+        boolean all = model.coverage().lockErases().contains("settings");
+        Map<String, String> left = new HashMap<>(state.settings());
+        model.otherSettings().stream()
+                .filter(each -> all || each.erasedBy().contains("lock"))
+                .forEach(each -> left.remove(each.id()));
+        return left;
+    }
+
+    private Optional<OtherSetting> setting(String id) {
+        return model.otherSettings().stream()
+                .filter(each -> each.id().equals(id))
+                .findFirst();
+    }
+
+    private Frame set(Frame request, DataInputStream in) throws IOException {
+        String id = in.readUTF();
+        String value = in.readUTF();
+        if (staged == null) {
+            return refused(request, Refusal.NOT_OPEN, 0);
+        }
+        if (setting(id).filter(each -> each.takes(value)).isEmpty()) {
+            return refused(request, Refusal.NO_SUCH_SETTING, 0);
+        }
+        given.put(id, value);
+        return ok(request);
+    }
+
+    private Frame get(Frame request, String id) {
+        Optional<OtherSetting> there = setting(id);
+        if (there.isEmpty()) {
+            return refused(request, Refusal.NO_SUCH_SETTING, 0);
+        }
+        java.io.ByteArrayOutputStream bytes = new java.io.ByteArrayOutputStream();
+        try (java.io.DataOutputStream out = new java.io.DataOutputStream(bytes)) {
+            out.writeUTF(value(there.get()));
+        } catch (IOException e) {
+            throw new java.io.UncheckedIOException(e);
+        }
+        return ok(request, bytes.toByteArray());
+    }
+
+    /** As it was set, else as the radio comes. */
+    private String value(OtherSetting setting) {
+        return state.settings()
+                .getOrDefault(
+                        setting.id(),
+                        setting.usual()
+                                .orElse(
+                                        setting.values().isEmpty()
+                                                ? ""
+                                                : setting.values().get(0)));
+    }
+
+    private boolean bandIsOff(Frequency frequency) {
+        return model.otherSettings().stream()
+                .filter(each -> each.kind() == SettingKind.BAND_TRANSMIT
+                        && each.band().filter(span -> span.contains(frequency)).isPresent())
+                .anyMatch(each -> each.isOff(value(each)));
+    }
+
     private Frame inhibit(Frame request, boolean off) {
-        remember(new SimulatedState(state.image(), state.lock(), off));
+        remember(new SimulatedState(state.image(), state.lock(), off, state.settings()));
         ether.release(this);
         return ok(request);
     }
@@ -305,6 +383,9 @@ public final class SimulatedRadio {
         }
         if (standing.transmit().isEmpty()) {
             return refused(request, Refusal.LISTEN_ONLY, 0);
+        }
+        if (bandIsOff(standing.transmit().get())) {
+            return refused(request, Refusal.BAND_OFF, 0);
         }
         Radio asSet = new Radio(model, model.coverage().lock(state.lock()), Optional.empty(), false);
         if (!asSet.keys(standing.transmit().get())) {

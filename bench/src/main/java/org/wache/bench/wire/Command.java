@@ -28,7 +28,11 @@ public enum Command {
     /** Is the squelch open: one byte, 1 when it is. */
     SQUELCH(0x0B),
     /** Switch the transmitter off for good, 1, or on, 0. */
-    INHIBIT(0x0C);
+    INHIBIT(0x0C),
+    /** Set what belongs to no channel: what it is, and its value, as two texts. Kept only after {@link #CLOSE}. */
+    SET(0x0D),
+    /** How is it set: what it is, as a text; answered with its value. */
+    GET(0x0E);
 
     /** The command of a refusal: {@link Refusal} (1), memory concerned (2). */
     public static final int REFUSED = 0x7F;

@@ -13,7 +13,9 @@ public enum Refusal {
     INHIBITED(7, "its transmitter is switched off"),
     LISTEN_ONLY(8, "the memory only listens"),
     BATTERY(9, "its battery is flat"),
-    NO_SUCH_LOCK(11, "it has no such lock setting");
+    NO_SUCH_LOCK(11, "it has no such lock setting"),
+    NO_SUCH_SETTING(12, "it has no such setting, or not this value of it"),
+    BAND_OFF(13, "transmitting is switched off on that band");
 
     private final int code;
     private final String words;

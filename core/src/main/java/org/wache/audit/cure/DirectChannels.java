@@ -13,6 +13,7 @@ import org.wache.audit.context.AuditContext;
 import org.wache.channel.Channel;
 import org.wache.channel.Field;
 import org.wache.licence.Holder;
+import org.wache.rulebook.BandService;
 import org.wache.rulebook.ChannelService;
 import org.wache.rulebook.Edition;
 import org.wache.rulebook.FixedChannel;
@@ -121,6 +122,21 @@ public final class DirectChannels {
                 .filter(each -> row.rasterChoice() && each.step() == settled)
                 .findFirst()
                 .or(() -> row.rasters().stream().findFirst());
+    }
+
+    /** A band has a name of its own; the channels of a service go by the service. */
+    public static String place(AuditContext context, Channel channel) {
+        Service service = context.edition().service(channel.serviceHint()).orElseThrow();
+        return service instanceof BandService
+                ? service.placeName(channel.transmit().orElseThrow())
+                : service.title();
+    }
+
+    /** A frequency that is kept for calling, or on which everybody calls: the plan's calling frequencies, and those that the channel names call busy. */
+    public static boolean isCalling(AuditContext context, Frequency frequency) {
+        return context.edition().plan().rows().stream()
+                        .anyMatch(row -> row.calling().isPresent() && row.span().contains(frequency))
+                || context.edition().channelNames().busy().containsKey(frequency);
     }
 
     /** The nearest to a frequency in its own service and band, nearest first. */

@@ -47,6 +47,7 @@ public enum Slug {
     TONE_CLASH,
     DIGITAL_INCOMPLETE,
     DIGITAL_ASTRAY,
+    TALK_GROUP,
     RADIO_RANGE,
     RADIO_STEP,
     RADIO_MODE,

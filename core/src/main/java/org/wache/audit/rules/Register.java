@@ -4,6 +4,7 @@ import java.util.List;
 import org.wache.audit.RuleSet;
 import org.wache.audit.rules.digital.DigitalAstray;
 import org.wache.audit.rules.digital.DigitalIncomplete;
+import org.wache.audit.rules.digital.TalkGroupKnown;
 import org.wache.audit.rules.entry.DuplicateChannel;
 import org.wache.audit.rules.entry.DuplicateNumber;
 import org.wache.audit.rules.entry.FrequencyImplausible;
@@ -78,6 +79,7 @@ public final class Register {
                     new ToneClash(),
                     new DigitalIncomplete(),
                     new DigitalAstray(),
+                    new TalkGroupKnown(),
                     new TimeoutOff(),
                     new TimeoutLong(),
                     new CoChannel(),

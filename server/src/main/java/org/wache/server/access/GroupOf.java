@@ -36,6 +36,7 @@ class GroupOf {
                 "select radio_unit.club_id from saved_image join radio_unit on radio_unit.id = saved_image.unit_id where saved_image.id = :id");
         questions.put("invitation", "select club_id from invitation where id = :id");
         questions.put("release", "select club_id from release where id = :id");
+        questions.put("profile", "select club_id from settings_profile where id = :id and not removed");
         questions.put("station", "select club_id from station where id = :id and not removed");
         questions.put(
                 "waiver",

@@ -59,7 +59,8 @@ class BenchController {
     /**
      * What a run would do with one radio. For nobody in particular party is null. notTheirs is what they may not key of the part that goes in;
      * choice what is done with it: listen, leave-out, or nothing while that is open. fits are the parts that would fit them. cannotListen is why
-     * the radio cannot be kept from talking on single entries. blocked is why it cannot be written.
+     * the radio cannot be kept from talking on single entries. blocked is why it cannot be written. profile is how it shall be set besides, with so
+     * many settings, and what the model cannot of it.
      */
     record PlannedUnit(
             long unit,
@@ -78,7 +79,10 @@ class BenchController {
             boolean open,
             List<FittingPart> fits,
             @Schema(nullable = true) String cannotListen,
-            @Schema(nullable = true) String blocked) {}
+            @Schema(nullable = true) String blocked,
+            @Schema(nullable = true) String profile,
+            int settings,
+            List<String> cannotBeSet) {}
 
     /** An entry that stays out, or is not theirs, and why. */
     record StaysOut(String number, String name, String reason) {}
@@ -204,7 +208,10 @@ class BenchController {
                         .map(each -> new FittingPart(each.part(), each.name(), each.talks()))
                         .toList(),
                 plan.cannotListen(),
-                unit.blocked());
+                unit.blocked(),
+                plan.profile().orElse(null),
+                plan.settings().size(),
+                plan.cannotBeSet());
     }
 
     static List<StaysOut> staysOut(List<UnitPlans.LeftOut> entries) {

@@ -9,6 +9,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.wache.release.Handed;
 import org.wache.server.log.Logbook;
+import org.wache.server.profiles.Profiles;
 import org.wache.server.radios.Fleet;
 import org.wache.server.releases.Hands;
 import org.wache.server.releases.Releases;
@@ -28,10 +29,12 @@ public class BenchService {
     private final BenchStore store;
     private final Releases releases;
     private final Hands hands;
+    private final Profiles profiles;
     private final Fleet fleet;
     private final Logbook log;
 
-    BenchService(BenchStore store, Releases releases, Hands hands, Fleet fleet, Logbook log) {
+    BenchService(BenchStore store, Releases releases, Hands hands, Profiles profiles, Fleet fleet, Logbook log) {
+        this.profiles = profiles;
         this.log = log;
         this.hands = hands;
         this.store = store;
@@ -71,7 +74,7 @@ public class BenchService {
             throw new Refused("Up to " + MOST_UNITS + " radios go in one run.");
         }
         Releases.Chosen chosen = releases.ofList(account, list);
-        UnitPlans plans = new UnitPlans(hands, hands.open(chosen.release()), chosen.variant());
+        UnitPlans plans = new UnitPlans(hands, profiles, hands.open(chosen.release()), chosen.variant());
         Map<Long, Fleet.Custody> out = fleet.custody(chosen.release().club());
         List<UnitPlan> planned = new ArrayList<>();
         Map<Long, Order> once = new LinkedHashMap<>();
@@ -173,7 +176,8 @@ public class BenchService {
                 planned.part(),
                 planned.choice(),
                 planned.talks(),
-                planned.listens());
+                planned.listens(),
+                JSON.writeValueAsString(planned.settings()));
     }
 
     /** Puts a radio that failed, or differs, back in the queue. */

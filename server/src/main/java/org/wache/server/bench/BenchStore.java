@@ -90,7 +90,8 @@ class BenchStore {
             int listVersion,
             long account,
             Long release,
-            String variant) {}
+            String variant,
+            String settings) {}
 
     private static final String RUN =
             """
@@ -205,7 +206,7 @@ class BenchStore {
                 .single();
     }
 
-    /** The work on one radio, for whom and with what: leftOut is JSON; talks and listens are places in the list. */
+    /** The work on one radio, for whom and with what: leftOut and settings are JSON; talks and listens are places in the list. */
     record Work(
             long unit,
             int unitVersion,
@@ -216,14 +217,16 @@ class BenchStore {
             String variant,
             Optional<Handed.Choice> choice,
             List<Integer> talks,
-            List<Integer> listens) {}
+            List<Integer> listens,
+            String settings) {}
 
     void addJob(long run, Work work) {
         given(
                         jdbc.sql(
                                 """
-            insert into bench_job (run_id, unit_id, unit_version, wanted, entries, left_out, party_id, variant, not_theirs, talks, listens, state)
-            values (:run, :unit, :version, :wanted, :entries, :leftOut::jsonb, :party, :variant, :choice, :talks, :listens, 'waiting')
+            insert into bench_job (run_id, unit_id, unit_version, wanted, entries, left_out, party_id, variant, not_theirs, talks, listens, settings, state)
+            values (:run, :unit, :version, :wanted, :entries, :leftOut::jsonb, :party, :variant, :choice, :talks, :listens, :settings::jsonb,
+              'waiting')
             """),
                         work)
                 .param("run", run)
@@ -240,7 +243,8 @@ class BenchStore {
                 .param("variant", work.variant())
                 .param("choice", work.choice().map(BenchStore::text).orElse(""))
                 .param("talks", work.talks().toArray(Integer[]::new))
-                .param("listens", work.listens().toArray(Integer[]::new));
+                .param("listens", work.listens().toArray(Integer[]::new))
+                .param("settings", work.settings());
     }
 
     /** A choice as it is stored and sent. */
@@ -290,7 +294,7 @@ class BenchStore {
             where bench_job.id = next.id and bench_run.id = bench_job.run_id
             returning bench_job.id, bench_job.run_id, bench_job.unit_id, bench_job.wanted, bench_job.entries, bench_job.attempts,
                       bench_run.call_sign, bench_run.list_id, bench_run.list_name, bench_run.list_version, bench_run.account_id,
-                      bench_run.release_id, bench_job.variant
+                      bench_run.release_id, bench_job.variant, bench_job.settings::text as settings
             """)
                 .param("broken", BROKEN_OFF_S)
                 .param("worker", worker)
@@ -307,7 +311,8 @@ class BenchStore {
                         row.getInt("list_version"),
                         row.getLong("account_id"),
                         row.getObject("release_id", Long.class),
-                        row.getString("variant")))
+                        row.getString("variant"),
+                        row.getString("settings")))
                 .optional();
     }
 
@@ -356,7 +361,7 @@ class BenchStore {
                         jdbc.sql(
                                 """
             update bench_job set unit_version = :version, wanted = :wanted, entries = :entries, left_out = :leftOut::jsonb, party_id = :party,
-                   variant = :variant, not_theirs = :choice, talks = :talks, listens = :listens
+                   variant = :variant, not_theirs = :choice, talks = :talks, listens = :listens, settings = :settings::jsonb
             where id = :job
             """),
                         work)
@@ -491,6 +496,15 @@ class BenchStore {
                 .update();
     }
 
+    /** How what belongs to no channel was found set after the work. */
+    void found(long job, String settings) {
+        jdbc.sql(
+                        "update unit_load set settings = :settings::jsonb where id = (select max(id) from unit_load where job_id = :job)")
+                .param("job", job)
+                .param("settings", settings)
+                .update();
+    }
+
     void check(long unit, Long other, AirCheckKind kind, long account, boolean good, String result) {
         check(unit, other, kind, account, good, result, false);
     }
@@ -550,26 +564,32 @@ class BenchStore {
     }
 
     /** What a simulated radio remembers. */
-    record Remembered(byte[] image, String lock, boolean inhibited) {}
+    record Remembered(byte[] image, String lock, boolean inhibited, String settings) {}
 
     Optional<Remembered> remembered(long unit) {
-        return jdbc.sql("select image, lock, inhibited from simulated_radio where unit_id = :unit")
+        return jdbc.sql(
+                        "select image, lock, inhibited, settings::text as settings from simulated_radio where unit_id = :unit")
                 .param("unit", unit)
-                .query((row, n) ->
-                        new Remembered(row.getBytes("image"), row.getString("lock"), row.getBoolean("inhibited")))
+                .query((row, n) -> new Remembered(
+                        row.getBytes("image"),
+                        row.getString("lock"),
+                        row.getBoolean("inhibited"),
+                        row.getString("settings")))
                 .optional();
     }
 
-    void remember(long unit, byte[] image, String lock, boolean inhibited) {
+    void remember(long unit, byte[] image, String lock, boolean inhibited, String settings) {
         jdbc.sql(
                         """
-            insert into simulated_radio (unit_id, image, lock, inhibited) values (:unit, :image, :lock, :inhibited)
-            on conflict (unit_id) do update set image = excluded.image, lock = excluded.lock, inhibited = excluded.inhibited
+            insert into simulated_radio (unit_id, image, lock, inhibited, settings) values (:unit, :image, :lock, :inhibited, :settings::jsonb)
+            on conflict (unit_id) do update set image = excluded.image, lock = excluded.lock, inhibited = excluded.inhibited,
+              settings = excluded.settings
             """)
                 .param("unit", unit)
                 .param("image", image)
                 .param("lock", lock)
                 .param("inhibited", inhibited)
+                .param("settings", settings)
                 .update();
     }
 }

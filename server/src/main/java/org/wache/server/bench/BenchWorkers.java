@@ -23,6 +23,7 @@ import org.wache.bench.image.RadioImage;
 import org.wache.bench.wire.Identity;
 import org.wache.server.radios.Fleet;
 import org.wache.server.radios.JobState;
+import org.wache.server.radios.SetOtherwise;
 import org.wache.server.web.Json;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -91,21 +92,29 @@ class BenchWorkers {
     private void work(BenchStore.Claimed job, String worker) {
         try {
             Fleet.Unit unit = fleet.unitOf(job.unit());
-            UnitWork.Plan plan =
-                    new UnitWork.Plan(unit.radio(), unit.serial(), RadioImage.of(job.wanted()), job.callSign());
+            Map<String, String> settings = SetOtherwise.read(job.settings());
+            UnitWork.Plan plan = new UnitWork.Plan(
+                    unit.radio().without(SetOtherwise.off(settings, unit.radio().model())),
+                    unit.serial(),
+                    RadioImage.of(job.wanted()),
+                    settings,
+                    job.callSign());
             UnitWork.Outcome outcome =
                     new UnitWork(radios.freshAddress(unit), answerMs, plan, new Log(job, worker)).run();
             String result =
                     JSON.writeValueAsString(Map.of("differences", outcome.differences(), "trials", outcome.trials()));
             transaction.executeWithoutResult(status -> {
-                if (store.end(
-                                job.id(),
-                                worker,
-                                outcome.good() ? JobState.GOOD : JobState.DIFFERS,
-                                said(outcome),
-                                outcome.good() ? "" : advice(outcome),
-                                result)
-                        && outcome.good()) {
+                boolean ended = store.end(
+                        job.id(),
+                        worker,
+                        outcome.good() ? JobState.GOOD : JobState.DIFFERS,
+                        said(outcome),
+                        outcome.good() ? "" : advice(outcome),
+                        result);
+                if (ended) {
+                    store.found(job.id(), JSON.writeValueAsString(outcome.settings()));
+                }
+                if (ended && outcome.good()) {
                     store.verified(job.id());
                     if (unit.radio().inhibited()) {
                         store.check(job.unit(), null, AirCheckKind.INHIBIT, job.account(), true, "{}");

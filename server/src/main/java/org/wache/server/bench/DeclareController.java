@@ -11,6 +11,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.time.OffsetDateTime;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpStatus;
@@ -69,7 +70,12 @@ class DeclareController {
             List<BenchController.StaysOut> notTheirs,
             List<BenchController.StaysOut> leftOut,
             @Schema(nullable = true) String blocked,
-            List<ShouldEntry> entries) {}
+            List<ShouldEntry> entries,
+            @Schema(nullable = true) String profile,
+            List<ShouldSet> settings) {}
+
+    /** A setting as it should be in the radio, and what else it could be. */
+    record ShouldSet(String id, String label, String title, String value, String unit, List<String> values) {}
 
     /** An entry as it should be in the radio. */
     record ShouldEntry(
@@ -85,14 +91,15 @@ class DeclareController {
     /** An entry that was looked at in the radio. */
     record CheckedEntry(@NotNull @Size(max = 10) String memory, boolean good, @NotNull @Size(max = 500) String note) {}
 
-    /** That it is in the radio: which release, typed by hand or loaded elsewhere, and which entries were looked at. */
+    /** That it is in the radio: which release, typed by hand or loaded elsewhere, which entries were looked at, and how settings were found. */
     record Declare(
             long list,
             long release,
             @NotNull @Valid BenchController.UnitOrder order,
             @NotNull DeclaredHow how,
             @NotNull @Size(max = LONGEST_NOTE) String note,
-            @NotNull @Size(max = 5_000) List<@NotNull @Valid CheckedEntry> checked) {}
+            @NotNull @Size(max = 5_000) List<@NotNull @Valid CheckedEntry> checked,
+            @Size(max = 100) @Schema(nullable = true) Map<@NotNull String, @NotNull String> settings) {}
 
     /** The key of what was declared. */
     record DeclaredLoad(long id) {}
@@ -142,7 +149,18 @@ class DeclareController {
                 BenchController.staysOut(planned.notTheirs()),
                 BenchController.staysOut(planned.leftOut()),
                 should.unit().blocked(),
-                should.channels().stream().map(DeclareController::entry).toList());
+                should.channels().stream().map(DeclareController::entry).toList(),
+                planned.profile().orElse(null),
+                should.model().otherSettings().stream()
+                        .filter(each -> planned.settings().containsKey(each.id()))
+                        .map(each -> new ShouldSet(
+                                each.id(),
+                                each.label(),
+                                each.title(),
+                                planned.settings().get(each.id()),
+                                each.unit(),
+                                each.values()))
+                        .toList());
     }
 
     private static ShouldEntry entry(Channel channel) {
@@ -176,7 +194,8 @@ class DeclareController {
                 said.note().strip(),
                 said.checked().stream()
                         .map(each -> new DeclareService.Checked(each.memory(), each.good(), each.note()))
-                        .toList()));
+                        .toList(),
+                Optional.ofNullable(said.settings()).orElse(Map.of())));
     }
 
     @GetMapping("/api/units/{unit}/declarations")

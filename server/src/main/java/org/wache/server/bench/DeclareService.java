@@ -5,6 +5,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.wache.arrival.ArrivalProblem;
@@ -17,9 +18,11 @@ import org.wache.compare.ListDifference;
 import org.wache.exchange.CsvLists;
 import org.wache.exchange.FileProblem;
 import org.wache.exchange.ListFiles;
+import org.wache.radio.RadioModel;
 import org.wache.server.log.Logbook;
 import org.wache.server.radios.DeclaredHow;
 import org.wache.server.radios.Fleet;
+import org.wache.server.radios.SetOtherwise;
 import org.wache.server.releases.Hands;
 import org.wache.server.rulebooks.Editions;
 import org.wache.server.web.Json;
@@ -34,6 +37,7 @@ import tools.jackson.databind.json.JsonMapper;
 class DeclareService {
 
     private static final int MOST_FILES = 20;
+    private static final long MEGABYTE = 1024 * 1024;
     private static final JsonMapper JSON = Json.MAPPER;
 
     private final BenchService bench;
@@ -42,9 +46,17 @@ class DeclareService {
     private final Fleet fleet;
     private final Editions editions;
     private final Logbook log;
+    private final long mostBytes;
 
     DeclareService(
-            BenchService bench, BenchStore records, DeclareStore store, Fleet fleet, Editions editions, Logbook log) {
+            BenchService bench,
+            BenchStore records,
+            DeclareStore store,
+            Fleet fleet,
+            Editions editions,
+            Logbook log,
+            @Value("${wache.quota.radio-files-mb}") long mostMegabytes) {
+        this.mostBytes = mostMegabytes * MEGABYTE;
         this.bench = bench;
         this.records = records;
         this.store = store;
@@ -58,8 +70,9 @@ class DeclareService {
      *
      * @param plan what a run would put in
      * @param channels it by memory, as a list
+     * @param model the radio's
      */
-    record Should(BenchService.RunPlan plan, BenchService.UnitPlan unit, List<Channel> channels) {}
+    record Should(BenchService.RunPlan plan, BenchService.UnitPlan unit, List<Channel> channels, RadioModel model) {}
 
     /** What the release in use would put into a radio, for whoever has it. */
     Should should(long account, long list, Order order) {
@@ -70,7 +83,8 @@ class DeclareService {
                 plan,
                 unit,
                 SavedLists.channels(
-                        unit.planned().loading().image(), radio.radio().model()));
+                        unit.planned().loading().image(), radio.radio().model()),
+                radio.radio().model());
     }
 
     /** An entry that was looked at in the radio. */
@@ -79,7 +93,14 @@ class DeclareService {
     /** Notes that it is in the radio. */
     @Transactional
     public long declare(
-            long account, long list, long release, Order order, DeclaredHow how, String note, List<Checked> checked) {
+            long account,
+            long list,
+            long release,
+            Order order,
+            DeclaredHow how,
+            String note,
+            List<Checked> checked,
+            Map<String, String> settings) {
         Fleet.Unit radio = fleet.unit(account, order.unit());
         fleet.hold(radio.club()); // nobody gets or gives it back meanwhile, and no licence changes
         Should should = should(account, list, order);
@@ -90,6 +111,7 @@ class DeclareService {
                     should.plan().chosen().release().id());
         }
         BenchService.decided(should.unit());
+        SetOtherwise.check(settings, should.model());
         List<String> numbers = should.channels().stream().map(Channel::number).toList();
         checked.stream()
                 .filter(each -> !numbers.contains(each.number()))
@@ -115,12 +137,14 @@ class DeclareService {
                 how,
                 note,
                 JSON.writeValueAsString(checked),
-                CsvLists.write(new ChannelList(name, List.of(), should.channels()))));
+                CsvLists.write(new ChannelList(name, List.of(), should.channels())),
+                settings.isEmpty() ? null : JSON.writeValueAsString(settings)));
         long bad = checked.stream().filter(each -> !each.good()).count();
         String words = (how == DeclaredHow.BY_HAND ? "typed by hand: " : "loaded elsewhere: ") + name + ", "
                 + should.plan().words() + "; " + checked.size() + " of "
                 + should.unit().entries()
-                + " entries looked at" + (bad == 0 ? "" : ", " + bad + " of them wrong");
+                + " entries looked at" + (bad == 0 ? "" : ", " + bad + " of them wrong")
+                + (settings.isEmpty() ? "" : "; " + settings.size() + " settings looked at");
         records.note(account, order.unit(), words);
         log.add(
                 account,
@@ -147,6 +171,11 @@ class DeclareService {
         DeclareStore.Load of = store.load(unit, load).orElseThrow(() -> new Missing("What was declared"));
         if (store.files(load) >= MOST_FILES) {
             throw new Refused("Up to " + MOST_FILES + " files are kept with a radio each time.");
+        }
+        fleet.hold(radio.club()); // so that two at once do not get past the quota together
+        if (store.bytesOf(radio.club()) + bytes.length > mostBytes) {
+            throw new Refused("The files of a group's radios take up to " + mostBytes / MEGABYTE
+                    + " MB together. Ask whoever runs this installation for more (WACHE_QUOTA_RADIO_FILES_MB).");
         }
         String media = media(bytes);
         Optional<ExportCompared> compared =

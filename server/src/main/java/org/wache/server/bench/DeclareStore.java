@@ -24,6 +24,7 @@ class DeclareStore {
      * @param name the part of the release that is in it, as people call it
      * @param checked as JSON, which entries were looked at and with what result
      * @param holds what should be in it, as a list in CSV
+     * @param settings how what belongs to no channel was found, as JSON; null where nobody looked
      */
     record Declaration(
             long unit,
@@ -40,15 +41,16 @@ class DeclareStore {
             DeclaredHow how,
             String note,
             String checked,
-            String holds) {}
+            String holds,
+            String settings) {}
 
     long add(Declaration said) {
         return jdbc.sql(
                         """
             insert into unit_load (unit_id, list_id, list_name, list_version, entries, sha256, account_id, release_id, variant, party_id,
-              talks, listens, declared, note, checked, holds)
+              talks, listens, declared, note, checked, holds, settings)
             values (:unit, :list, :name, :version, :entries, '', :account, :release, :part, :party, :talks, :listens,
-              :how, :note, :checked::jsonb, :holds) returning id
+              :how, :note, :checked::jsonb, :holds, :settings::jsonb) returning id
             """)
                 .param("unit", said.unit())
                 .param("list", said.list())
@@ -65,6 +67,7 @@ class DeclareStore {
                 .param("note", said.note())
                 .param("checked", said.checked())
                 .param("holds", said.holds())
+                .param("settings", said.settings(), java.sql.Types.VARCHAR)
                 .query(Long.class)
                 .single();
     }
@@ -118,6 +121,18 @@ class DeclareStore {
         return jdbc.sql("select count(*) from load_file where load_id = :load")
                 .param("load", load)
                 .query(Integer.class)
+                .single();
+    }
+
+    /** Bytes of the files of a group. */
+    long bytesOf(long club) {
+        return jdbc.sql(
+                        """
+            select coalesce(sum(length(load_file.content)), 0) from load_file join unit_load on unit_load.id = load_file.load_id
+            join radio_unit on radio_unit.id = unit_load.unit_id where radio_unit.club_id = :club
+            """)
+                .param("club", club)
+                .query(Long.class)
                 .single();
     }
 

@@ -19,6 +19,8 @@ import org.wache.bench.simulated.SimulatedState;
 import org.wache.server.directory.DirectoryLine;
 import org.wache.server.directory.StandInDirectory;
 import org.wache.server.radios.Fleet;
+import org.wache.server.radios.SetOtherwise;
+import org.wache.server.web.Json;
 import org.wache.signal.Frequency;
 import org.wache.signal.Mode;
 import org.wache.signal.Tone;
@@ -66,7 +68,8 @@ class SimulatedRadios {
         RadioImage empty = RadioImage.erased(unit.radio().model());
         SimulatedState state = store.remembered(unit.id())
                 .filter(each -> each.image().length == empty.length())
-                .map(each -> new SimulatedState(RadioImage.of(each.image()), each.lock(), each.inhibited()))
+                .map(each -> new SimulatedState(
+                        RadioImage.of(each.image()), each.lock(), each.inhibited(), SetOtherwise.read(each.settings())))
                 .orElseGet(() -> new SimulatedState(
                         empty, unit.radio().lock().map(lock -> lock.name()).orElse(""), false));
         try {
@@ -76,7 +79,12 @@ class SimulatedRadios {
                             unit.serial(),
                             state,
                             ether(unit.club()),
-                            kept -> store.remember(unit.id(), kept.image().bytes(), kept.lock(), kept.inhibited())),
+                            kept -> store.remember(
+                                    unit.id(),
+                                    kept.image().bytes(),
+                                    kept.lock(),
+                                    kept.inhibited(),
+                                    Json.MAPPER.writeValueAsString(kept.settings()))),
                     baud);
         } catch (IOException e) {
             throw new java.io.UncheckedIOException("No port is free for a simulated radio", e);

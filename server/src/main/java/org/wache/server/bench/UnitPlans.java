@@ -9,22 +9,27 @@ import java.util.stream.IntStream;
 import org.wache.bench.image.Loading;
 import org.wache.channel.Channel;
 import org.wache.channel.ChannelList;
+import org.wache.exchange.ReleaseContent.TeamProfile;
 import org.wache.radio.Radio;
 import org.wache.release.Handed;
+import org.wache.server.profiles.Profiles;
 import org.wache.server.radios.Fleet;
 import org.wache.server.releases.Hands;
 import org.wache.server.web.Refused;
+import org.wache.settings.SettingsProfile;
 
 /** What goes into each radio of a run: the part of the release for whoever has the radio, and what becomes of its entries there. */
 final class UnitPlans {
 
     private final Hands hands;
+    private final Profiles profiles;
     private final Hands.Opened release;
     private final String wanted;
     private final Map<List<Object>, Handed> known = new HashMap<>();
 
     /** @param wanted the part of the release that was chosen for the run */
-    UnitPlans(Hands hands, Hands.Opened release, String wanted) {
+    UnitPlans(Hands hands, Profiles profiles, Hands.Opened release, String wanted) {
+        this.profiles = profiles;
         this.hands = hands;
         this.release = release;
         this.wanted = wanted;
@@ -47,6 +52,9 @@ final class UnitPlans {
      * @param cannotListen why the radio cannot be kept from talking on single entries; null when it can
      * @param talks the places of the entries that have a transmit frequency in the radio
      * @param off whether its transmitter is to be off, so that it keys none of them
+     * @param profile the profile of the release that is for it; empty when there is none
+     * @param settings how what belongs to no channel shall be set
+     * @param cannotBeSet what of the profile the model cannot, in words
      */
     record Planned(
             Optional<Hands.Person> person,
@@ -59,7 +67,10 @@ final class UnitPlans {
             List<Integer> talks,
             List<Integer> listens,
             boolean off,
-            Loading loading) {
+            Loading loading,
+            Optional<String> profile,
+            Map<String, String> settings,
+            List<String> cannotBeSet) {
 
         /** Whether somebody has to decide before it can be written. */
         boolean isOpen() {
@@ -104,6 +115,8 @@ final class UnitPlans {
                                 || each.place() == Handed.Place.LISTENS
                                 || each.place() == Handed.Place.NOT_THEIRS && listen)
                         .toList());
+        Optional<TeamProfile> profile = profiles.forParty(release.file().profiles(), person.map(Hands.Person::id));
+        Map<String, String> otherwise = unit.otherwise();
         List<Integer> placed = loading.placed().values().stream().sorted().toList();
         List<LeftOut> out = IntStream.range(0, handed.entries().size())
                 .filter(i -> !placed.contains(i) && handed.entries().get(i).place() != Handed.Place.NOT_THEIRS)
@@ -124,7 +137,13 @@ final class UnitPlans {
                         .filter(i -> list.channels().get(i).transmit().isEmpty())
                         .toList(),
                 unit.radio().inhibited(),
-                loading);
+                loading,
+                profile.map(TeamProfile::profile).map(SettingsProfile::name),
+                Profiles.wanted(profile.map(TeamProfile::profile), unit.radio().model(), otherwise),
+                Profiles.inRadio(profile.map(TeamProfile::profile), unit.radio().model(), otherwise).lines().stream()
+                        .filter(line -> !line.problem().isEmpty())
+                        .map(line -> line.wish().label() + ": " + line.problem())
+                        .toList());
     }
 
     private static LeftOut said(Handed handed, int i, String otherwise) {
@@ -149,7 +168,7 @@ final class UnitPlans {
 
     /** Radios of one model that are set alike, for people with the same licences, get the same. */
     private Handed handed(Radio radio, Optional<Hands.Person> person, String part) {
-        Radio alike = new Radio(radio.model(), radio.lock(), Optional.empty(), radio.inhibited());
+        Radio alike = new Radio(radio.model(), radio.lock(), Optional.empty(), radio.inhibited(), radio.off());
         return known.computeIfAbsent(
                 List.of(part, alike, person.map(Hands.Person::licences).orElse("nobody")),
                 any -> person.map(each -> hands.toOne(release, part, alike, each))

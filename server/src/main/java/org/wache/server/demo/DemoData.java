@@ -14,6 +14,7 @@ import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.wache.channel.Field;
+import org.wache.exchange.ProfileFile;
 import org.wache.measure.Measurement;
 import org.wache.server.access.Role;
 import org.wache.server.accounts.Account;
@@ -24,6 +25,7 @@ import org.wache.server.directory.DirectoryLinks;
 import org.wache.server.lists.ListIntake;
 import org.wache.server.papers.PapersJson;
 import org.wache.server.papers.PartyKind;
+import org.wache.server.profiles.ProfileService;
 import org.wache.server.radios.Handing;
 import org.wache.server.radios.PastMeasurements;
 import org.wache.server.radios.RadioService;
@@ -64,6 +66,7 @@ class DemoData implements ApplicationRunner {
     private final PasswordEncoder encoder;
     private final TransactionTemplate transaction;
     private final StationStore stations;
+    private final ProfileService profiles;
 
     DemoData(
             @Value("${wache.demo}") boolean demo,
@@ -80,7 +83,9 @@ class DemoData implements ApplicationRunner {
             PastRelease releases,
             PasswordEncoder encoder,
             TransactionTemplate transaction,
-            StationStore stations) {
+            StationStore stations,
+            ProfileService profiles) {
+        this.profiles = profiles;
         this.stations = stations;
         this.demo = demo;
         this.accounts = accounts;
@@ -188,6 +193,13 @@ class DemoData implements ApplicationRunner {
                 .path("stations")
                 .forEach(station -> stations.add(
                         coordinator, valley, station.path("name").asString(), JSON.writeValueAsString(station)));
+        JSON.readTree(text("profiles.json"))
+                .path("profiles")
+                .forEach(each -> profiles.add(
+                        coordinator,
+                        valley,
+                        each.path("team").asString(""),
+                        ProfileFile.read(JSON.writeValueAsBytes(each.path("profile")))));
         Map<String, Long> models = new HashMap<>();
         radios.models(coordinator, valley).forEach(model -> models.put(model.name(), model.id()));
         lists.meantFor(coordinator, river, models.get("Heron H2"), "Amateur");

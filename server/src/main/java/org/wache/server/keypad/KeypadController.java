@@ -15,17 +15,21 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 import org.wache.channel.Channel;
+import org.wache.exchange.ReleaseContent.TeamProfile;
 import org.wache.keypad.ListPaper;
 import org.wache.keypad.Screen;
+import org.wache.keypad.SettingSteps;
 import org.wache.keypad.Step;
 import org.wache.radio.Radio;
 import org.wache.radio.RadioModel;
 import org.wache.server.accounts.Account;
 import org.wache.server.lists.ListTaking;
+import org.wache.server.profiles.Profiles;
 import org.wache.server.radios.Fleet;
 import org.wache.server.releases.Releases;
 import org.wache.server.web.Missing;
 import org.wache.server.web.Refused;
+import org.wache.settings.SettingPlan;
 import org.wache.signal.Frequency;
 import org.wache.signal.Tone;
 
@@ -38,8 +42,10 @@ class KeypadController {
     private final Fleet fleet;
     private final Releases releases;
     private final Clock clock;
+    private final Profiles profiles;
 
-    KeypadController(ListTaking lists, Fleet fleet, Clock clock, Releases releases) {
+    KeypadController(ListTaking lists, Fleet fleet, Clock clock, Releases releases, Profiles profiles) {
+        this.profiles = profiles;
         this.releases = releases;
         this.lists = lists;
         this.fleet = fleet;
@@ -58,7 +64,11 @@ class KeypadController {
             List<PrintedTable> tables,
             List<PaperStep> before,
             List<PaperStep> after,
-            List<PaperEntry> entries) {}
+            List<PaperEntry> entries,
+            List<PaperProfile> profiles) {}
+
+    /** How what belongs to no channel is set: by which profile, for which team (empty for the whole group). */
+    record PaperProfile(String name, String team, List<PaperStep> steps) {}
 
     /** A table that the model is printed with: its rows by their numbers. */
     record PrintedTable(String title, List<String> rows) {}
@@ -126,7 +136,19 @@ class KeypadController {
                 steps(paper.after()),
                 IntStream.range(0, paper.entries().size())
                         .mapToObj(i -> entry(in.ids().get(i), paper.entries().get(i), radio))
-                        .toList());
+                        .toList(),
+                profiles(profiles.forList(list), radio));
+    }
+
+    /** Those that say anything of a model. */
+    static List<PaperProfile> profiles(List<TeamProfile> profiles, RadioModel model) {
+        return profiles.stream()
+                .map(each -> new PaperProfile(
+                        each.profile().name(),
+                        each.team(),
+                        steps(SettingSteps.of(model, SettingPlan.of(each.profile(), model)))))
+                .filter(each -> !each.steps().isEmpty())
+                .toList();
     }
 
     private static ListPaper paper(ListTaking.InRadio in, RadioModel radio) {

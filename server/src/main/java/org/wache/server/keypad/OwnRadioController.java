@@ -26,6 +26,7 @@ import org.wache.radio.RadioModel;
 import org.wache.rulebook.Edition;
 import org.wache.server.accounts.Account;
 import org.wache.server.bench.ShouldHold;
+import org.wache.server.profiles.Profiles;
 import org.wache.server.radios.Fleet;
 import org.wache.server.releases.CardLinks;
 import org.wache.server.rulebooks.Rulebooks;
@@ -50,8 +51,11 @@ class OwnRadioController {
     private final ShouldHold should;
     private final Rulebooks rulebooks;
     private final Clock clock;
+    private final Profiles profiles;
 
-    OwnRadioController(CardLinks links, Fleet fleet, ShouldHold should, Rulebooks rulebooks, Clock clock) {
+    OwnRadioController(
+            CardLinks links, Fleet fleet, ShouldHold should, Rulebooks rulebooks, Clock clock, Profiles profiles) {
+        this.profiles = profiles;
         this.links = links;
         this.fleet = fleet;
         this.should = should;
@@ -77,7 +81,8 @@ class OwnRadioController {
             List<KeypadController.PrintedTable> tables,
             List<KeypadController.PaperStep> before,
             List<KeypadController.PaperStep> after,
-            List<KeypadController.PaperEntry> entries) {}
+            List<KeypadController.PaperEntry> entries,
+            List<KeypadController.PaperProfile> profiles) {}
 
     /** An entry as one would write it, and what was pressed so far. */
     record FreePractice(
@@ -148,7 +153,11 @@ class OwnRadioController {
                 KeypadController.steps(paper.after()),
                 IntStream.range(0, channels.size())
                         .mapToObj(i -> KeypadController.entry(i, paper.entries().get(i), model))
-                        .toList());
+                        .toList(),
+                KeypadController.profiles(
+                        profiles.forParty(profiles.of(group), Optional.of(party)).stream()
+                                .toList(),
+                        model));
     }
 
     /** Practice without a list: an entry as one would write it. */

@@ -227,8 +227,12 @@ public class Audits {
         }
     }
 
-    /** A variant is used where its parent is, under its house rules. */
+    /** A variant is used where its parent is, under its house rules; with the talk groups of its group. */
     public Context placed(Source source) {
+        return ownContext(source).agreedOn(source.head().talkGroups());
+    }
+
+    private static Context ownContext(Source source) {
         Context own = Context.of(source.head().context());
         return source.parent()
                 .map(parent -> Context.of(parent.context()).with(own.carriers()))
@@ -251,9 +255,14 @@ public class Audits {
         return audited(source, context(source, today()).forRadios(List.of()), store.entries(source.entriesOf()));
     }
 
-    /** What a list is held against, radios aside, as a file; roster says who of it carries the list. */
-    String contextFile(Source source, List<RosterHolder> roster) {
-        Context placed = placed(source);
+    /**
+     * What a list is held against, radios aside, as a file; roster says who of it carries the list. The group's talk groups are in it only
+     * when the list calls one: what does not concern it is no change of it.
+     */
+    String contextFile(Source source, List<RosterHolder> roster, ChannelList list) {
+        boolean calls = list.channels().stream()
+                .anyMatch(channel -> channel.digital().talkGroup().isPresent());
+        Context placed = calls ? placed(source) : ownContext(source);
         List<Neighbour> near = neighbours(
                 source, placed.at(today(), roster, source.head().overlay(), "[]", rulebooks.of(rulebook(source))));
         return placed.file(today(), roster, source.head().overlay(), near);

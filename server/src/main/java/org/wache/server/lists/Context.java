@@ -57,6 +57,26 @@ public final class Context {
         return at(day, day, roster, overlay, radios, rulebook);
     }
 
+    /** The same with the talk groups that the group has agreed on, as JSON; as it was when there are none. */
+    Context agreedOn(String talkGroups) {
+        JsonNode groups = JSON.readTree(talkGroups);
+        if (groups.isEmpty()) {
+            return this;
+        }
+        ObjectNode copy = node.deepCopy();
+        ArrayNode into = copy.withObject("houseRules").putArray("talkGroups");
+        for (JsonNode each : groups) {
+            ObjectNode one = into.addObject()
+                    .put("number", each.path("number").asInt())
+                    .put("name", each.path("name").asString(""))
+                    .put("for", each.path("forWhom").asString(""));
+            if (each.hasNonNull("slot")) {
+                one.put("slot", each.path("slot").asInt());
+            }
+        }
+        return new Context(copy);
+    }
+
     /** The rulebook that the list is held against. */
     String rulebook() {
         return node.path("rulebook").asString(Rulebooks.usual());

@@ -114,7 +114,7 @@ public class Freezing {
                     roster.stream()
                             .map(each -> new Carrier(each.party(), each.name()))
                             .toList(),
-                    audits.contextFile(source, roster),
+                    audits.contextFile(source, roster, audited.audit().list()),
                     audited.audit()));
             entries = audited.stored().stream().map(ListStore.Stored::id).toList();
         }

@@ -58,7 +58,8 @@ public class ListStore {
             Optional<Long> parent,
             Optional<String> editionSeen,
             int neighboursVersion,
-            String neighbours) {}
+            String neighbours,
+            String talkGroups) {}
 
     /** An entry as it is stored. */
     public record Stored(long id, int version, Channel channel) {}
@@ -72,12 +73,14 @@ public class ListStore {
                select coalesce(jsonb_agg(each.radio order by each.name, each.lock, each.inhibited), '[]') from (
                  select distinct radio_model.name, coalesce(radio_unit.lock, list_radio.lock) as lock, coalesce(radio_unit.inhibited, list_radio.inhibited) as inhibited,
                    radio_model.body || jsonb_build_object('inhibited', coalesce(radio_unit.inhibited, list_radio.inhibited))
+                     || jsonb_build_object('set', coalesce(radio_unit.settings, '{}'))
                      || jsonb_strip_nulls(jsonb_build_object('lock', nullif(coalesce(radio_unit.lock, list_radio.lock), ''))) as radio
                  from list_radio left join radio_unit on radio_unit.id = list_radio.unit_id
                  join radio_model on radio_model.id = coalesce(radio_unit.model_id, list_radio.model_id) and not radio_model.removed
                  where list_radio.list_id in (channel_list.id, channel_list.parent_id) and (radio_unit.id is null or not radio_unit.removed)) each) as radios,
              (select count(*) + count(taken_at) from rulebook_addition) as rulebooks_version,
-             coalesce(tone_knowledge.version, 0) as neighbours_version, coalesce(tone_knowledge.body -> 'neighbours', '[]') as neighbours
+             coalesce(tone_knowledge.version, 0) as neighbours_version, coalesce(tone_knowledge.body -> 'neighbours', '[]') as neighbours,
+             coalesce(tone_knowledge.body -> 'talkGroups', '[]') as talk_groups
       from channel_list
       join club on club.id = channel_list.club_id
       left join overlay on overlay.club_id = club.id and overlay.version = club.overlay_version
@@ -164,7 +167,8 @@ public class ListStore {
                 Optional.ofNullable(row.getObject("parent_id", Long.class)),
                 Optional.ofNullable(row.getString("edition_seen")),
                 row.getInt("neighbours_version"),
-                row.getString("neighbours"));
+                row.getString("neighbours"),
+                row.getString("talk_groups"));
     }
 
     private static List<String> texts(Array array) throws SQLException {

@@ -54,6 +54,7 @@ final class Abilities {
         add(all, "Memories", memories(model));
         number(all, "Scans", model.memory().scanned(), " entries");
         number(all, "Band-edge slots", model.memory().edgeSlots(), "");
+        number(all, "Talk groups", model.memory().talkGroups(), "");
         model.display()
                 .ifPresent(display -> add(
                         all,

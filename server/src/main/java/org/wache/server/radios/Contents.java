@@ -27,4 +27,10 @@ public interface Contents {
 
     /** The radios of a group that somebody has, by their keys. */
     Map<Long, InHand> inHands(long club);
+
+    /**
+     * Entries of the lists in use that the radios of a group refuse to key because of how they are limited: for those lists that go
+     * into radios of that model, in words, by the keys of the radios.
+     */
+    Map<Long, List<String>> refused(long club);
 }

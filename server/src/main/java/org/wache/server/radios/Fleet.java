@@ -15,6 +15,7 @@ import org.wache.radio.RadioModel;
 import org.wache.server.accounts.AccountStore;
 import org.wache.server.web.Missing;
 import org.wache.server.web.Refused;
+import org.wache.signal.Span;
 import org.wache.signal.Tone;
 
 /** The radios of a group as the audit and the bench need them. */
@@ -43,12 +44,27 @@ public class Fleet {
             String how = radio.inhibited()
                     ? ", transmitter off"
                     : radio.lock().map(lock -> ", set to “" + lock.name() + "”").orElse("");
-            return radio.model().name() + how;
+            String off = radio.off().isEmpty() || radio.inhibited()
+                    ? ""
+                    : ", transmit off on "
+                            + radio.off().stream()
+                                    .map(span -> plain(span.low()) + "–" + plain(span.high()))
+                                    .collect(java.util.stream.Collectors.joining(" and "))
+                            + " MHz";
+            return radio.model().name() + how + off;
+        }
+
+        private static String plain(long hertz) {
+            return java.math.BigDecimal.valueOf(hertz, 6).stripTrailingZeros().toPlainString();
         }
     }
 
-    /** One unit: its key, and how it is to be in this version of its data. */
-    public record Unit(long id, long club, int version, String serial, Radio radio) {}
+    /**
+     * One unit: its key, and how it is to be in this version of its data.
+     *
+     * @param otherwise what it is to be set to otherwise than its profile says, by what tells settings apart
+     */
+    public record Unit(long id, long club, int version, String serial, Radio radio, Map<String, String> otherwise) {}
 
     /** The models that have tables of tones of their own, with their tones in the order of the models' own numbers. */
     public Map<String, List<Tone>> toneTables(long club) {
@@ -121,7 +137,10 @@ public class Fleet {
     /** How a unit is set now. */
     public Setting settingOf(long unit) {
         RadioStore.StoredUnit stored = store.unitOf(unit);
-        return setting(stored.clubId(), stored.modelId(), stored.lock(), stored.inhibited());
+        Setting alike = setting(stored.clubId(), stored.modelId(), stored.lock(), stored.inhibited());
+        List<Span> off = SetOtherwise.off(
+                SetOtherwise.read(stored.settings()), alike.radio().model());
+        return off.isEmpty() ? alike : new Setting(alike.model(), alike.radio().without(off), 1);
     }
 
     /** A radio by its key and label. */
@@ -136,7 +155,11 @@ public class Fleet {
                                 .equals(setting.radio()
                                         .lock()
                                         .map(LockMode::name)
-                                        .orElse("")))
+                                        .orElse(""))
+                        && SetOtherwise.off(
+                                        SetOtherwise.read(unit.settings()),
+                                        setting.radio().model())
+                                .equals(setting.radio().off()))
                 .map(unit -> new Named(unit.id(), unit.label()))
                 .toList();
     }
@@ -163,7 +186,12 @@ public class Fleet {
 
     static Radio radio(RadioStore.StoredUnit unit, RadioModel model) {
         Optional<LockMode> lock = model.coverage().lock(unit.lock());
-        return new Radio(model, lock, Optional.of(unit.label()), unit.inhibited());
+        return new Radio(
+                model,
+                lock,
+                Optional.of(unit.label()),
+                unit.inhibited(),
+                SetOtherwise.off(SetOtherwise.read(unit.settings()), model));
     }
 
     /** Makes sure that the account is in the group. */
@@ -194,7 +222,13 @@ public class Fleet {
                 stored.clubId(),
                 stored.version(),
                 stored.serial(),
-                radio(stored, model(store.modelOf(stored.modelId()))));
+                radio(stored, model(store.modelOf(stored.modelId()))),
+                SetOtherwise.read(stored.settings()));
+    }
+
+    /** Writes down a change of what belongs to the radios of a group, in a version of its own; null before or after what was not there. */
+    public void record(long club, long account, String what, long subject, String name, String before, String after) {
+        store.record(club, account, what, subject, name, before, after);
     }
 
     /** Who has a radio. */
@@ -237,10 +271,47 @@ public class Fleet {
         return store.lastGoodInhibit(unit).isPresent();
     }
 
-    /** A radio as it is known to be: its transmitter counts as off when it was tried. */
+    /** A radio as it is known to be: its transmitter counts as off when it was tried, and on a band when it was found so. */
     public Radio asItIs(long unit) {
         Radio said = unitOf(unit).radio();
-        return new Radio(said.model(), said.lock(), said.label(), said.inhibited() && isChecked(unit));
+        List<Span> off = SetOtherwise.off(
+                store.settingsSinceChange(unit).map(SetOtherwise::read).orElse(Map.of()), said.model());
+        return new Radio(said.model(), said.lock(), said.label(), said.inhibited() && isChecked(unit), off);
+    }
+
+    /** How what belongs to no channel was found set last, by what tells settings apart; empty where nobody looked. */
+    public Map<String, String> foundSettings(long unit) {
+        return store.foundSettings(unit).map(SetOtherwise::read).orElse(Map.of());
+    }
+
+    /** As {@link #foundSettings(long)}, of all radios of a group of which somebody looked. */
+    public Map<Long, Map<String, String>> allFoundSettings(long club) {
+        Map<Long, Map<String, String>> all = new LinkedHashMap<>();
+        store.allFoundSettings(club).forEach((unit, json) -> all.put(unit, SetOtherwise.read(json)));
+        return all;
+    }
+
+    /** The units of a group, in the order of their entry; those whose model cannot be read are not among them. */
+    public List<Unit> units(long club) {
+        Map<Long, RadioModel> models = new LinkedHashMap<>();
+        store.models(club).forEach(each -> readable(each).ifPresent(model -> models.put(each.id(), model)));
+        return store.units(club).stream()
+                .filter(unit -> models.containsKey(unit.modelId()))
+                .map(unit -> new Unit(
+                        unit.id(),
+                        unit.clubId(),
+                        unit.version(),
+                        unit.serial(),
+                        radio(unit, models.get(unit.modelId())),
+                        SetOtherwise.read(unit.settings())))
+                .toList();
+    }
+
+    /** The models of a group that can be read, in the order of their names. */
+    public List<RadioModel> models(long club) {
+        return store.models(club).stream()
+                .flatMap(each -> readable(each).stream())
+                .toList();
     }
 
     /** Why a radio may not be handed out or written; empty when nothing speaks against it. */

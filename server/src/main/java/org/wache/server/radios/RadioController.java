@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -191,6 +192,7 @@ class RadioController {
         Map<Long, RadioStore.OutOfTolerance> held =
                 byUnit(store.outOfTolerance(group), RadioStore.OutOfTolerance::unit);
         Map<Long, Contents.InHand> inHands = contents.inHands(group);
+        Map<Long, List<String>> refused = contents.refused(group);
         Map<Long, RadioStore.Work> work = byUnit(store.work(group), RadioStore.Work::unit);
         return store.units(group).stream()
                 .map(unit -> {
@@ -202,6 +204,14 @@ class RadioController {
                                     .toList())
                             .orElseGet(() -> List.of(
                                     new RadioFact(true, "Its model cannot be read; nothing of it can be judged.", "")));
+                    if (refused.containsKey(unit.id())) {
+                        facts = Stream.concat(
+                                        facts.stream(),
+                                        refused.get(unit.id()).stream()
+                                                .map(text ->
+                                                        new RadioFact(true, text, "the release and the model's data")))
+                                .toList();
+                    }
                     RadioStore.Work newest = work.get(unit.id());
                     return new UnitView(
                             unit.id(),

@@ -181,6 +181,9 @@ public class RadioService {
         if (!store.changeUnit(before.id(), version, draft, removed)) {
             throw new Stale(CHANGED, store.unit(account, before.id()).orElse(null));
         }
+        if (draft.model() != before.modelId()) {
+            store.changeSettings(before.id(), version + 1, "{}"); // another model has other settings
+        }
         store.record(
                 before.clubId(),
                 account,
@@ -189,6 +192,32 @@ public class RadioService {
                 before.label(),
                 JSON.writeValueAsString(draft(before)),
                 removed ? null : JSON.writeValueAsString(draft));
+    }
+
+    /** Sets one radio otherwise than its profile says, on the version that it was begun on. */
+    @Transactional
+    public void changeSettings(long account, long id, int version, java.util.Map<String, String> settings) {
+        RadioStore.StoredUnit before = store.unit(account, id).orElseThrow(() -> new Missing("The radio"));
+        SetOtherwise.check(settings, Fleet.model(store.modelOf(before.modelId())));
+        if (store.isOnTheBench(id)) {
+            throw new Refused(before.label() + " is on the bench just now. Wait until it is done, or stop it there.");
+        }
+        String after = JSON.writeValueAsString(settings);
+        if (!store.changeSettings(id, version, after)) {
+            throw new Stale(CHANGED, store.unit(account, id).orElse(null));
+        }
+        store.record(before.clubId(), account, "unit", id, before.label(), before.settings(), after);
+    }
+
+    /** Writes down what a radio has in its slots for band edges, on the version that it was begun on. */
+    @Transactional
+    void changeEdges(long account, long id, int version, String edges) {
+        RadioStore.StoredUnit before = store.unit(account, id).orElseThrow(() -> new Missing("The radio"));
+        String then = store.edges(id);
+        if (!store.changeEdges(id, version, edges)) {
+            throw new Stale(CHANGED, store.unit(account, id).orElse(null));
+        }
+        store.record(before.clubId(), account, "unit", id, before.label(), then, edges);
     }
 
     private static UnitDraft draft(RadioStore.StoredUnit unit) {

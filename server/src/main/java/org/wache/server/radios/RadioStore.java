@@ -25,7 +25,7 @@ class RadioStore {
     /** A model as it is stored; the body is a file of the format {@code wache-radio/1}. */
     record StoredModel(long id, long clubId, int version, String name, String body, boolean removed) {}
 
-    /** A radio as it is stored. */
+    /** A radio as it is stored; settings is JSON: what it is to be set to otherwise than its profile says. */
     record StoredUnit(
             long id,
             long clubId,
@@ -36,6 +36,7 @@ class RadioStore {
             String lock,
             boolean inhibited,
             String owner,
+            String settings,
             boolean removed) {}
 
     private static final String MODEL =
@@ -46,7 +47,7 @@ class RadioStore {
     private static final String UNIT_COLUMNS =
             """
       radio_unit.id, radio_unit.club_id, radio_unit.version, radio_unit.model_id, radio_unit.serial, radio_unit.label, radio_unit.lock,
-      radio_unit.inhibited, radio_unit.owner, radio_unit.removed
+      radio_unit.inhibited, radio_unit.owner, radio_unit.settings, radio_unit.removed
       """;
     private static final String UNIT = "select " + UNIT_COLUMNS
             + """
@@ -113,6 +114,7 @@ class RadioStore {
                 row.getString("lock"),
                 row.getBoolean("inhibited"),
                 row.getString("owner"),
+                row.getString("settings"),
                 row.getBoolean("removed"));
     }
 
@@ -184,6 +186,79 @@ class RadioStore {
                         .param("removed", removed)
                         .update()
                 == 1;
+    }
+
+    /** Whether it was still in the version that the change was begun on; settings is JSON. */
+    boolean changeSettings(long unit, int before, String settings) {
+        return jdbc.sql(
+                                "update radio_unit set version = version + 1, settings = :settings::jsonb where id = :unit and version = :before")
+                        .param("unit", unit)
+                        .param("before", before)
+                        .param("settings", settings)
+                        .update()
+                == 1;
+    }
+
+    /** What a radio has in its slots for band edges, as JSON. */
+    String edges(long unit) {
+        return jdbc.sql("select edges::text from radio_unit where id = :unit")
+                .param("unit", unit)
+                .query(String.class)
+                .single();
+    }
+
+    /** Whether it was still in the version that the change was begun on; edges is JSON. */
+    boolean changeEdges(long unit, int before, String edges) {
+        return jdbc.sql(
+                                "update radio_unit set version = version + 1, edges = :edges::jsonb where id = :unit and version = :before")
+                        .param("unit", unit)
+                        .param("before", before)
+                        .param("edges", edges)
+                        .update()
+                == 1;
+    }
+
+    /** How a radio was found set when something was put into it last, as JSON; empty where nobody looked then. */
+    Optional<String> foundSettings(long unit) {
+        return jdbc.sql(
+                        """
+            select settings from (select settings::text, at from unit_load where unit_id = :unit order by id desc limit 1) newest
+            where settings is not null
+            """)
+                .param("unit", unit)
+                .query(String.class)
+                .optional();
+    }
+
+    /** As {@link #foundSettings}, when the radio's data were not changed since: it may have been set otherwise with them. */
+    Optional<String> settingsSinceChange(long unit) {
+        return jdbc.sql(
+                        """
+            select settings from (select settings::text, at from unit_load where unit_id = :unit order by id desc limit 1) newest
+            where settings is not null
+              and at > coalesce((select max(at) from radio_change where what = 'unit' and subject_id = :unit), '-infinity')
+            """)
+                .param("unit", unit)
+                .query(String.class)
+                .optional();
+    }
+
+    /** As {@link #foundSettings}, of every radio of a group, by their keys. */
+    java.util.Map<Long, String> allFoundSettings(long club) {
+        java.util.Map<Long, String> all = new java.util.LinkedHashMap<>();
+        jdbc.sql(
+                        """
+            select unit_id, settings from (
+              select distinct on (unit_load.unit_id) unit_load.unit_id, unit_load.settings::text as settings
+              from unit_load join radio_unit on radio_unit.id = unit_load.unit_id
+              where radio_unit.club_id = :club and not radio_unit.removed order by unit_load.unit_id, unit_load.id desc) newest
+            where settings is not null
+            """)
+                .param("club", club)
+                .query(row -> {
+                    all.put(row.getLong("unit_id"), row.getString("settings"));
+                });
+        return all;
     }
 
     boolean isModelNameTaken(long club, String name, long except) {

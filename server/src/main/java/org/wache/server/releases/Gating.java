@@ -22,7 +22,10 @@ import org.wache.release.Matter;
 import org.wache.server.access.Role;
 import org.wache.server.accounts.Account;
 import org.wache.server.lists.Freezing;
+import org.wache.server.lists.NearbyRepeaters;
 import org.wache.server.log.Logbook;
+import org.wache.server.profiles.ProfileHolds;
+import org.wache.server.profiles.Profiles;
 import org.wache.server.rulebooks.Rulebooks;
 import org.wache.server.web.Forbidden;
 import org.wache.server.web.Missing;
@@ -42,6 +45,9 @@ public class Gating {
     private final Logbook log;
     private final Clock clock;
     private final Rulebooks rulebooks;
+    private final Profiles profiles;
+    private final ProfileHolds holds;
+    private final NearbyRepeaters repeaters;
     private final Map<List<Object>, Brief> briefs =
             Caffeine.newBuilder().maximumSize(KEPT).<List<Object>, Brief>build().asMap();
 
@@ -51,7 +57,13 @@ public class Gating {
             ReleaseStore releases,
             Logbook log,
             Clock clock,
-            Rulebooks rulebooks) {
+            Rulebooks rulebooks,
+            Profiles profiles,
+            ProfileHolds holds,
+            NearbyRepeaters repeaters) {
+        this.repeaters = repeaters;
+        this.holds = holds;
+        this.profiles = profiles;
         this.rulebooks = rulebooks;
         this.freezing = freezing;
         this.waivers = waivers;
@@ -65,13 +77,17 @@ public class Gating {
      *
      * @param state the sum over what would go out
      * @param signOff the newest word of a second person, for whichever state
+     * @param profiles how the radios shall be set besides their channels
+     * @param settingHolds what must not stay so in that, in words
      */
     record Stand(
             Freezing.Frozen frozen,
             Gate gate,
             List<WaiverStore.Kept> waivers,
             String state,
-            Optional<WaiverStore.SignOff> signOff) {
+            Optional<WaiverStore.SignOff> signOff,
+            List<ReleaseContent.TeamProfile> profiles,
+            List<String> settingHolds) {
 
         /** The word, if it is for what would go out now. */
         Optional<WaiverStore.SignOff> signed() {
@@ -81,6 +97,7 @@ public class Gating {
         /** Whether all but the second person's word is there. */
         boolean complete() {
             return gate.passes()
+                    && settingHolds.isEmpty()
                     && !frozen.models().isEmpty()
                     && !frozen.entries().isEmpty();
         }
@@ -99,7 +116,8 @@ public class Gating {
     /** As {@link #stand}, in short: kept as long as nothing changes on which it depends. */
     @Transactional(readOnly = true)
     Brief brief(long account, long list) {
-        List<Object> key = List.of(list, waivers.dependsOn(list), rulebooks.version(), LocalDate.now(clock));
+        List<Object> key =
+                List.of(list, waivers.dependsOn(list), rulebooks.version(), repeaters.version(), LocalDate.now(clock));
         Brief known = briefs.get(key);
         if (known == null) {
             Stand stand = stand(account, list);
@@ -122,7 +140,8 @@ public class Gating {
                 return Optional.of(SinceRelease.of(
                         ReleaseFile.read(releases.body(head.id()).getBytes(StandardCharsets.UTF_8)),
                         stand.frozen(),
-                        stand.gate().waivers()));
+                        stand.gate().waivers(),
+                        stand.profiles()));
             } catch (FileProblem old) {
                 return Optional.empty(); // it cannot be read any more: its own page says so
             }
@@ -140,11 +159,26 @@ public class Gating {
                         .toList(),
                 kept.stream().map(WaiverStore.Kept::waiver).toList(),
                 frozen.on());
+        ReleaseContent content = content(frozen, gate);
         return new Stand(
-                frozen, gate, kept, ReleaseWriter.state(content(frozen, gate)), waivers.signOff(frozen.list()));
+                frozen,
+                gate,
+                kept,
+                ReleaseWriter.state(content),
+                waivers.signOff(frozen.list()),
+                content.profiles(),
+                holds.of(
+                        frozen.parts().get(0).audit().auditor().context().edition(),
+                        frozen.club(),
+                        content.profiles(),
+                        carriers(frozen),
+                        frozen.models().stream()
+                                .map(model -> model.radio().model())
+                                .distinct()
+                                .toList()));
     }
 
-    private static ReleaseContent content(Freezing.Frozen frozen, Gate gate) {
+    private ReleaseContent content(Freezing.Frozen frozen, Gate gate) {
         return new ReleaseContent(
                 frozen.group(),
                 frozen.name(),
@@ -160,6 +194,7 @@ public class Gating {
                                 model.body(),
                                 model.radio().lock().map(lock -> lock.name()).orElse(""),
                                 model.radio().inhibited(),
+                                model.radio().off(),
                                 gate.leftOut(model.name()).stream()
                                         .map(i -> frozen.parts()
                                                 .get(0)
@@ -169,7 +204,16 @@ public class Gating {
                                                 .number())
                                         .toList()))
                         .toList(),
+                profiles.forParties(frozen.club(), carriers(frozen)),
                 gate.waivers());
+    }
+
+    private static List<Long> carriers(Freezing.Frozen frozen) {
+        return frozen.parts().stream()
+                .flatMap(part -> part.carriers().stream())
+                .map(Freezing.Carrier::party)
+                .distinct()
+                .toList();
     }
 
     /** Lets queries stand, or leaves entries out of models: by name and with a reason, for the findings as they were seen. */
@@ -316,6 +360,7 @@ public class Gating {
         count(missing, stand.gate().open(Matter.Kind.HOLD), "on hold");
         count(missing, stand.gate().open(Matter.Kind.QUERY), "with a query that is neither cured nor waived");
         count(missing, stand.gate().open(Matter.Kind.MISFIT), "unfit for a radio that it is for");
+        missing.addAll(stand.settingHolds());
         if (stand.frozen().models().isEmpty()) {
             missing.add("nobody has said which radios it is for");
         }

@@ -20,9 +20,11 @@ import org.springframework.web.bind.annotation.RestController;
 import org.wache.audit.finding.Slug;
 import org.wache.audit.finding.Wording;
 import org.wache.channel.Channel;
+import org.wache.exchange.ReleaseContent;
 import org.wache.exchange.ReleaseFile;
 import org.wache.exchange.ReleaseReport;
 import org.wache.keypad.ListPaper;
+import org.wache.keypad.SettingSteps;
 import org.wache.keypad.Step;
 import org.wache.licence.Holder;
 import org.wache.licence.Licence;
@@ -39,6 +41,7 @@ import org.wache.server.prints.TableSheet;
 import org.wache.server.rulebooks.EmissionKind;
 import org.wache.server.rulebooks.Rulebooks;
 import org.wache.server.web.Missing;
+import org.wache.settings.SettingPlan;
 import org.wache.signal.Frequency;
 import org.wache.signal.Tone;
 
@@ -322,6 +325,22 @@ class PaperController {
         paper.tables()
                 .forEach(table ->
                         entries.add(new KeypadSheet.Entry(table.title(), String.join(", ", table.rows()), List.of())));
+        for (ReleaseContent.TeamProfile each : file.profiles()) {
+            section(
+                    entries,
+                    "Settings"
+                            + (file.profiles().size() == 1
+                                    ? ""
+                                    : each.team().isEmpty() ? " of everybody" : " of " + each.team())
+                            + ": " + each.profile().name(),
+                    SettingSteps.of(radio, SettingPlan.of(each.profile(), radio)).stream()
+                            .map(step -> new Step(
+                                    step.what() + (step.why().isEmpty() ? "" : ". " + step.why()),
+                                    step.keys(),
+                                    step.see(),
+                                    ""))
+                            .toList());
+        }
         section(entries, "Before the first entry", paper.before());
         paper.entries()
                 .forEach(entry -> entries.add(

@@ -1,5 +1,6 @@
 package org.wache.server.releases;
 
+import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -9,18 +10,26 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.wache.channel.Channel;
+import org.wache.exchange.FileProblem;
+import org.wache.radio.Radio;
 import org.wache.release.Handed;
 import org.wache.server.radios.Contents;
 import org.wache.server.radios.Fleet;
 import org.wache.server.rulebooks.Rulebooks;
+import org.wache.signal.Frequency;
 
 /** Holds what was put into radios against those who have them: after a change of the roster, and when a licence ends, too. */
 @Component
 class RadioContents implements Contents {
 
     private static final int KEPT = 5_000;
+    private static final int RELEASES = 500;
+    private static final int NAMED = 8;
 
     private final ReleaseStore store;
     private final Hands hands;
@@ -32,6 +41,9 @@ class RadioContents implements Contents {
             .maximumSize(KEPT)
             .<List<Object>, InHand>build()
             .asMap();
+
+    private final Cache<Long, Optional<InUse>> inUse =
+            Caffeine.newBuilder().maximumSize(RELEASES).build();
 
     RadioContents(ReleaseStore store, Hands hands, Fleet fleet, Rulebooks rulebooks, Clock clock) {
         this.store = store;
@@ -58,6 +70,58 @@ class RadioContents implements Contents {
                 .filter(content -> content.party() != null)
                 .forEach(content -> all.put(content.unit(), held(club, content, content.party(), opened)));
         return all;
+    }
+
+    @Override
+    public Map<Long, List<String>> refused(long club) {
+        Map<Long, List<String>> all = new LinkedHashMap<>();
+        List<Fleet.Unit> units = fleet.units(club);
+        for (ReleaseStore.Head head : store.standing(club)) {
+            Optional<InUse> release = inUse(head);
+            if (release.isEmpty()) {
+                continue;
+            }
+            for (Fleet.Unit unit : units) {
+                Radio radio = unit.radio();
+                if (radio.inhibited()
+                        || !release.get().models().contains(radio.model().name())) {
+                    continue;
+                }
+                List<String> refused = release.get().talks().stream()
+                        .filter(frequency -> !radio.keys(frequency) && !radio.isOff(frequency))
+                        .map(Frequency::megahertz)
+                        .distinct()
+                        .toList();
+                if (!refused.isEmpty()) {
+                    all.computeIfAbsent(unit.id(), any -> new ArrayList<>())
+                            .add("Of " + head.name() + ", release " + head.number() + ", it refuses to key "
+                                    + String.join(", ", refused.subList(0, Math.min(NAMED, refused.size())))
+                                    + (refused.size() > NAMED ? " and " + (refused.size() - NAMED) + " more" : "")
+                                    + " MHz.");
+                }
+            }
+        }
+        return all;
+    }
+
+    /** What is asked again and again of a release that is in use. */
+    private record InUse(Set<String> models, List<Frequency> talks) {}
+
+    private Optional<InUse> inUse(ReleaseStore.Head head) {
+        return inUse.get(head.id(), any -> {
+            try {
+                Hands.Opened opened = hands.open(head.club(), head.id());
+                return Optional.of(new InUse(
+                        opened.file().models().stream()
+                                .map(model -> model.radio().model().name())
+                                .collect(Collectors.toSet()),
+                        opened.parts().get(0).list().channels().stream()
+                                .flatMap(channel -> channel.transmit().stream())
+                                .toList()));
+            } catch (FileProblem old) {
+                return Optional.empty(); // it cannot be read any more: its own page says so
+            }
+        });
     }
 
     private InHand held(long club, ReleaseStore.Content content, long party, Map<Long, Hands.Opened> opened) {

@@ -61,6 +61,8 @@ class ReleaseController {
      * @param missing what is missing, in words; nothing when it can go out
      * @param inUse whether the newest release is in use and nothing would go out otherwise
      * @param since what would go out otherwise than in the newest release; null when there is none
+     * @param profiles how the radios are set besides their channels
+     * @param settingHolds what must not stay so in that
      */
     record GateView(
             long list,
@@ -78,7 +80,12 @@ class ReleaseController {
             List<String> missing,
             @Schema(nullable = true) ReleaseLine newest,
             boolean inUse,
-            @Schema(nullable = true) GateSince since) {}
+            @Schema(nullable = true) GateSince since,
+            List<GateProfile> profiles,
+            List<String> settingHolds) {}
+
+    /** How radios are set besides their channels: for which team (empty for the whole group), with so many settings. */
+    record GateProfile(String name, String team, int settings) {}
 
     /** What differs from the newest release: entries, their order, what else, and who has other licences now. */
     record GateSince(
@@ -205,7 +212,14 @@ class ReleaseController {
                                 each.moved(),
                                 each.others(),
                                 each.relicensed()))
-                        .orElse(null));
+                        .orElse(null),
+                stand.profiles().stream()
+                        .map(each -> new GateProfile(
+                                each.profile().name(),
+                                each.team(),
+                                each.profile().wishes().size()))
+                        .toList(),
+                stand.settingHolds());
     }
 
     private static GateMatter matter(Gating.Stand stand, Gate.Settled settled) {

@@ -140,7 +140,8 @@ class ReleaseWatch {
                                     each.radio().model(),
                                     lock,
                                     Optional.empty(),
-                                    model.radio().inhibited()))
+                                    model.radio().inhibited(),
+                                    model.radio().off()))
                             .orElse(model.radio()));
         }
         return radios;

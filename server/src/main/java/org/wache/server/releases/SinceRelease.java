@@ -14,6 +14,7 @@ import org.wache.channel.ChannelList;
 import org.wache.compare.Item;
 import org.wache.compare.ListDifference;
 import org.wache.exchange.ContextFile;
+import org.wache.exchange.ReleaseContent.TeamProfile;
 import org.wache.exchange.ReleaseFile;
 import org.wache.licence.Holder;
 import org.wache.licence.Licence;
@@ -39,7 +40,7 @@ record SinceRelease(List<SinceRelease.Entry> entries, boolean moved, List<String
     }
 
     /** Compares what would go out now with a release. */
-    static SinceRelease of(ReleaseFile release, Freezing.Frozen now, List<Waiver> waivers) {
+    static SinceRelease of(ReleaseFile release, Freezing.Frozen now, List<Waiver> waivers, List<TeamProfile> profiles) {
         List<ReleaseFile.Part> before = release.parts();
         ChannelList old = before.get(0).list();
         ChannelList list = now.parts().get(0).audit().list();
@@ -59,6 +60,7 @@ record SinceRelease(List<SinceRelease.Entry> entries, boolean moved, List<String
                 release.models().stream().map(ReleaseFile.Model::name).toList(),
                 now.models().stream().map(Freezing.MeantRadio::name).toList(),
                 others);
+        profiles(release.profiles(), profiles, others);
         Set<String> then = release.waivers().stream().map(Waiver::print).collect(Collectors.toSet());
         if (!then.equals(waivers.stream().map(Waiver::print).collect(Collectors.toSet()))) {
             others.add("Other things are let stand, or left out of radios.");
@@ -68,6 +70,20 @@ record SinceRelease(List<SinceRelease.Entry> entries, boolean moved, List<String
                 difference.moved(),
                 List.copyOf(others),
                 relicensed.stream().distinct().toList());
+    }
+
+    /** How radios are set besides their channels. */
+    private static void profiles(List<TeamProfile> before, List<TeamProfile> now, List<String> others) {
+        Map<String, TeamProfile> old = new LinkedHashMap<>();
+        before.forEach(each -> old.put(each.team(), each));
+        for (TeamProfile each : now) {
+            TeamProfile then = old.remove(each.team());
+            if (!each.equals(then)) {
+                others.add("The settings “" + each.profile().name() + "” are " + (then == null ? "new." : "others."));
+            }
+        }
+        old.values()
+                .forEach(each -> others.add("The settings “" + each.profile().name() + "” are gone."));
     }
 
     private static List<Item> items(ChannelList list) {

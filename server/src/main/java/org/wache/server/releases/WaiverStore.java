@@ -72,6 +72,7 @@ class WaiverStore {
         return jdbc.sql(
                         """
             select concat_ws(' ', club.rulebook, club.roster_version, club.overlay_version, club.radios_version,
+              (select version from tone_knowledge where tone_knowledge.club_id = club.id),
               (select string_agg(each.id || ':' || each.version, ',' order by each.id) from channel_list each where main.id in (each.id, each.parent_id)),
               (select count(*) || ':' || coalesce(max(id), 0) || ':' || count(ended_at) from waiver where list_id = main.id),
               (select count(*) || ':' || coalesce(max(id), 0) || ':' || count(ended_at) from sign_off where list_id = main.id),

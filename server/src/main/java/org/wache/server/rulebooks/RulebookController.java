@@ -3,10 +3,8 @@ package org.wache.server.rulebooks;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -24,15 +22,12 @@ import org.wache.rulebook.EditionDifference;
 import org.wache.rulebook.Rulebook;
 import org.wache.rulebook.ToneTable;
 import org.wache.server.accounts.Account;
-import org.wache.server.web.Refused;
 import org.wache.signal.Frequency;
 import org.wache.signal.Tone;
 
 /** The rulebook, to be read: what is where, who may do what, band edges, tones, names, editions. */
 @RestController
 class RulebookController {
-
-    private static final int MOST_SLOTS = 200;
 
     private final Editions editions;
 
@@ -122,7 +117,7 @@ class RulebookController {
         return spans;
     }
 
-    private static BandService amateur(Edition edition) {
+    static BandService amateur(Edition edition) {
         return (BandService) edition.services().stream()
                 .filter(BandService.class::isInstance)
                 .findFirst()
@@ -184,7 +179,7 @@ class RulebookController {
             @RequestParam Optional<String> rulebook,
             @RequestParam Optional<LocalDate> on) {
         Edition edition = editions.on(rulebook, on);
-        EdgeTable table = table(edition, licenceClass, send, bands, slots);
+        EdgeTable table = EdgeTables.of(edition, licenceClass, send, bands, slots);
         return new Edges(
                 edition.dates().id(),
                 licenceClass,
@@ -204,7 +199,7 @@ class RulebookController {
             @RequestParam Optional<String> rulebook,
             @RequestParam Optional<LocalDate> on) {
         StringBuilder text = new StringBuilder("slot,dial_low_mhz,dial_high_mhz,band\r\n");
-        table(editions.on(rulebook, on), licenceClass, send, bands, slots)
+        EdgeTables.of(editions.on(rulebook, on), licenceClass, send, bands, slots)
                 .slots()
                 .forEach(slot -> text.append(slot.number())
                         .append(',')
@@ -221,33 +216,6 @@ class RulebookController {
                         ContentDisposition.attachment().filename(name).build().toString())
                 .contentType(MediaType.parseMediaType("text/csv;charset=UTF-8"))
                 .body(text.toString().getBytes(StandardCharsets.UTF_8));
-    }
-
-    private static EdgeTable table(
-            Edition edition, String licenceClass, List<String> send, List<String> bands, int slots) {
-        BandService amateur = amateur(edition);
-        int held = amateur.traits().classIndex(licenceClass);
-        if (held < 0) {
-            throw new Refused("There is no class “" + licenceClass + "”; there is "
-                    + Wording.list(amateur.traits().classes()) + ".");
-        }
-        if (slots < 1 || slots > MOST_SLOTS) {
-            throw new Refused("A transceiver has 1 to " + MOST_SLOTS + " slots.");
-        }
-        int bits = 0;
-        for (String kind : send) {
-            bits |= EmissionKind.ALL.stream()
-                    .filter(each -> each.id().equals(kind))
-                    .findFirst()
-                    .orElseThrow(() -> new Refused("“" + kind + "” is no kind of emission; there is "
-                            + Wording.list(EmissionKind.ALL.stream()
-                                    .map(EmissionKind::id)
-                                    .toList()) + "."))
-                    .bits();
-        }
-        Set<String> wanted = new HashSet<>(bands);
-        wanted.removeIf(String::isBlank);
-        return EdgeTable.of(amateur, edition.plan(), held, bits, wanted, slots);
     }
 
     private static EdgeSlot slot(EdgeTable.Slot slot) {

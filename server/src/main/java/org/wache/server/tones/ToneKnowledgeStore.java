@@ -1,6 +1,9 @@
 package org.wache.server.tones;
 
+import java.util.HashSet;
+import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
@@ -62,7 +65,7 @@ public class ToneKnowledgeStore {
         int now = was.version();
         if (now != before) {
             throw new Stale(
-                    "Somebody else changed the neighbours or the tables meanwhile. Nothing was saved: look at what is"
+                    "Somebody else changed the neighbours, the tables or the talk groups meanwhile. Nothing was saved: look at what is"
                             + " there now, and make your change again.",
                     was.knowledge());
         }
@@ -83,7 +86,7 @@ public class ToneKnowledgeStore {
                 new Logbook.Deed(
                         Logbook.Kind.TONES,
                         null,
-                        "Tones of neighbours and models",
+                        "Tones of neighbours and models, talk groups",
                         "changed",
                         JSON.writeValueAsString(was.knowledge()),
                         JSON.writeValueAsString(knowledge)));
@@ -103,7 +106,19 @@ public class ToneKnowledgeStore {
                                 each.tones().stream()
                                         .map(text -> tone(text, each.model()))
                                         .toList()))
-                        .toList());
+                        .toList(),
+                talkGroups(given));
+    }
+
+    private static List<ToneKnowledge.AgreedTalkGroup> talkGroups(ToneKnowledge given) {
+        Set<Integer> numbers = new HashSet<>();
+        given.talkGroups().stream()
+                .filter(each -> !numbers.add(each.number()))
+                .findFirst()
+                .ifPresent(each -> {
+                    throw new Refused("Talk group " + each.number() + " is there twice. Take one of the two out.");
+                });
+        return given.talkGroups();
     }
 
     private static String megahertz(String text) {

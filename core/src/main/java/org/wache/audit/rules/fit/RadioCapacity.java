@@ -3,6 +3,7 @@ package org.wache.audit.rules.fit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.IntStream;
@@ -43,13 +44,14 @@ public final class RadioCapacity implements FitRule {
     @Override
     public List<Finding> on(Fit fit) {
         MemorySize size = fit.model().memory();
+        List<Finding> found = new ArrayList<>(1);
+        talkGroups(fit, size).ifPresent(found::add);
         if (size.channels().isEmpty()
                 && size.zones().isEmpty()
                 && size.scanned().isEmpty()) {
-            return List.of();
+            return found;
         }
         Memories.Slot slot = fit.slot();
-        List<Finding> found = new ArrayList<>(1);
         if (!slot.exists()) {
             found.add(full(fit, size, slot));
         }
@@ -62,6 +64,35 @@ public final class RadioCapacity implements FitRule {
                     .cures(() -> List.of(Change.of("Leave it out of the scan", Field.SCAN, "no"))));
         }
         return found;
+    }
+
+    /** A radio calls only the talk groups that it holds. */
+    private static Optional<Finding> talkGroups(Fit fit, MemorySize size) {
+        if (size.talkGroups().isEmpty()) {
+            return Optional.empty();
+        }
+        int most = size.talkGroups().getAsInt();
+        return fit.channel().digital().talkGroup().stream()
+                .boxed()
+                .findFirst()
+                .filter(group -> fit.entry().listFacts().talkGroups().getOrDefault(group, 0) > most)
+                .map(group -> fit.hold(Slug.RADIO_CAPACITY)
+                        .message(
+                                "%s holds %d talk groups, and %d is number %d of the list: it cannot call it.",
+                                fit.name(),
+                                most,
+                                group,
+                                fit.entry().listFacts().talkGroups().get(group))
+                        .working(() -> Sum.of(
+                                        Integer.toString(fit.entry()
+                                                .listFacts()
+                                                .talkGroups()
+                                                .size()),
+                                        "",
+                                        "talk groups of the list")
+                                .limit(Integer.toString(most), "", "that the radio holds"))
+                        .source("the model's data")
+                        .advice(() -> List.of("Leave out the talk groups that this radio's carrier does not need.")));
     }
 
     /** The first place that is free: another zone, or the lowest number that no entry has. */

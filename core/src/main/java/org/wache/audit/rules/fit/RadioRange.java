@@ -53,6 +53,10 @@ public final class RadioRange implements FitRule {
         }
         List<Finding> found = new ArrayList<>(1);
         fit.channel()
+                .transmit()
+                .filter(frequency -> !fit.radio().inhibited() && fit.radio().isOff(frequency))
+                .ifPresent(frequency -> found.add(off(fit, frequency)));
+        fit.channel()
                 .receive()
                 .filter(frequency -> !reaches(fit.model().coverage().receive(), frequency)
                         && !fit.channel().transmit().equals(Optional.of(frequency)))
@@ -80,6 +84,17 @@ public final class RadioRange implements FitRule {
                 .source("the model's data")
                 .advice(() -> otherModels(
                         fit, radio -> reaches(radio.model().coverage().receive(), frequency)));
+    }
+
+    /** Switched off on purpose, so it only listens there: a query, for whoever counts on hearing from it. */
+    private static Finding off(Fit fit, Frequency frequency) {
+        List<Span> band = fit.radio().off().stream()
+                .filter(span -> span.contains(frequency))
+                .toList();
+        return fit.query(Slug.RADIO_RANGE)
+                .message(() ->
+                        fit.name() + " only listens here: its transmitter is switched off on " + words(band) + ".")
+                .source("how the radio is set");
     }
 
     private static Finding mute(Fit fit, Frequency frequency) {

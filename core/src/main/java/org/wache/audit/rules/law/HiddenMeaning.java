@@ -28,7 +28,7 @@ public final class HiddenMeaning implements RouteRule {
                 "A scrambler is on where meaning may not be hidden",
                 "Where messages may not be encoded to hide their meaning, a scrambler may not be on. A list says so in a further "
                         + "column named scramble, scrambler, encrypt or encryption with anything but off in it. Tones hide nothing and are "
-                        + "fine.",
+                        + "fine. Where it may be on, it is asked how the station identifies: its call sign has to be sent in the clear.",
                 "Switch the scrambler off.",
                 RulePage.entry("amateur:technician", "rx_mhz=146.550 tx_mhz=146.550 mode=FM power_w=5 scramble=on"),
                 RulePage.entry("amateur:technician", "rx_mhz=146.550 mode=FM"));
@@ -39,9 +39,21 @@ public final class HiddenMeaning implements RouteRule {
         List<String> columns = route.entry().list().extraColumns();
         for (int i = 0; i < columns.size() && i < route.on().extras().size(); i++) {
             String setting = route.on().extras().get(i).trim();
-            if (!OFF.contains(setting.toLowerCase(Locale.ROOT))
-                    && COLUMNS.contains(columns.get(i).trim().toLowerCase(Locale.ROOT))
-                    && !route.service().traits().hiddenMeaningSource().isEmpty()) {
+            boolean hidden = !OFF.contains(setting.toLowerCase(Locale.ROOT))
+                    && COLUMNS.contains(columns.get(i).trim().toLowerCase(Locale.ROOT));
+            String inClear = route.service().traits().terms().clearSource();
+            if (hidden && route.service().traits().hiddenMeaningSource().isEmpty() && !inClear.isEmpty()) {
+                return List.of(
+                        route.query(Slug.HIDDEN_MEANING)
+                                .message(
+                                        "%s is “%s”: the call sign still has to be sent in the clear, so that it can be told whose station it is.",
+                                        columns.get(i), setting)
+                                .source(route.cite(inClear))
+                                .advice(
+                                        () -> List.of(
+                                                "Say how its carriers identify: a channel without it, or a radio that sends the call sign by itself.")));
+            }
+            if (hidden && !route.service().traits().hiddenMeaningSource().isEmpty()) {
                 return List.of(route.hold(Slug.HIDDEN_MEANING)
                         .message(
                                 "%s is “%s”; %s may not hide the meaning of a message.",

@@ -1,0 +1,58 @@
+package org.wache.planning;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.wache.reach.Person;
+import org.wache.signal.Frequency;
+
+/**
+ * What a list has to do.
+ *
+ * @param people everybody who is in a team, with licences and radios
+ * @param teams who belongs together
+ * @param mustTalk which teams have to reach each other: each member of either at least one of the other, both ways
+ * @param services only these services, by their identifiers; empty for any
+ * @param calling whether there has to be a channel on which everybody calls
+ * @param spare how many channels are wanted beside, 0 or more
+ * @param listen what everybody who can shall listen to
+ */
+public record Demands(
+        List<Person> people,
+        List<Demands.Team> teams,
+        List<Demands.Pair> mustTalk,
+        Set<String> services,
+        boolean calling,
+        int spare,
+        List<Frequency> listen) {
+
+    /** People who belong together, by their names. */
+    public record Team(String name, List<String> members) {
+
+        public Team {
+            members = List.copyOf(members);
+        }
+    }
+
+    /** Two teams that have to reach each other. */
+    public record Pair(String one, String other) {
+
+        /** For people. */
+        public String words() {
+            return one + " and " + other + " must talk";
+        }
+    }
+
+    public Demands {
+        people = List.copyOf(people);
+        teams = List.copyOf(teams);
+        mustTalk = List.copyOf(mustTalk);
+        services = Set.copyOf(services);
+        listen = List.copyOf(listen);
+    }
+
+    /** A team by its name. */
+    public Optional<Team> team(String name) {
+        return teams.stream().filter(each -> each.name().equals(name)).findFirst();
+    }
+}
