@@ -9,6 +9,7 @@ import { createRoot, type Root } from 'react-dom/client';
 import * as orders from '../src/bench/orders';
 import * as client from '../src/api/client';
 import * as fresh from '../src/api/fresh';
+import * as carried from '../src/desk/carried';
 import * as companion from '../src/desk/companion';
 import * as cures from '../src/desk/cures';
 import * as follow from '../src/desk/follow';
@@ -38,6 +39,7 @@ const line = (key: string) => models.LINES.find((each) => each.key === key)!;
 
 const pieces: Record<string, Record<string, unknown>> = {
   changes: { ...changes },
+  carried: { ...carried },
   companion: { ...companion },
   digital: { ...digitalWords },
   clusters: { ...clusters },

@@ -1,6 +1,6 @@
-import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState, type ClipboardEvent, type KeyboardEvent } from 'react';
-import { type Schemas, Server } from '../api/client';
+import { api, data, type Schemas, Server } from '../api/client';
 import { Button } from '../ui/Button';
 import { INPUT } from '../ui/Field';
 import { UnderstoodView } from './UnderstoodView';
@@ -17,14 +17,28 @@ interface Props {
   /** Adds entries; false when they were not saved. */
   onAdd: (label: string, entries: Record<string, string>[]) => Promise<boolean>;
   onTable?: (text: string) => void;
+  /** Whether what is no entry can be kept beside the list; not where it comes from there. */
+  keepsAside?: boolean;
   onClose: () => void;
 }
+
+/** So many lines are read at once. */
+const MOST = 500;
 
 const isTable = (text: string) =>
   /\t/.test(text) || text.split('\n').filter((line) => line.includes(';')).length > 1;
 
 /** Entries as people write them: what each line is taken for is shown with its sum before it is added. */
-export function AddBar({ list, version, examples = [], initial = '', onAdd, onTable, onClose }: Props) {
+export function AddBar({
+  list,
+  version,
+  examples = [],
+  initial = '',
+  onAdd,
+  onTable,
+  keepsAside,
+  onClose,
+}: Props) {
   const queries = useQueryClient();
   const [text, setText] = useState(initial);
   const [chosen, setChosen] = useState<number>(0);
@@ -33,12 +47,15 @@ export function AddBar({ list, version, examples = [], initial = '', onAdd, onTa
   const question = Server.queryOptions(
     'post',
     '/api/lists/{list}/understood',
-    { params: { path: { list } }, body: { lines: lines.slice(0, 500) }, asOf: version },
+    { params: { path: { list } }, body: { lines }, asOf: version },
     { gcTime: 10_000 },
   );
-  const read = useQuery({ ...question, enabled: lines.length > 0, placeholderData: keepPreviousData });
-  const current = lines.length > 0 && !read.isPlaceholderData ? read.data : undefined;
-  const shown = lines.length > 0 ? (read.data ?? []) : [];
+  const tooMany = lines.length > MOST;
+  const asked = lines.length > 0 && !tooMany;
+  const read = useQuery({ ...question, enabled: asked, placeholderData: keepPreviousData });
+  const current = asked && !read.isPlaceholderData ? read.data : undefined;
+  const shown = asked ? (read.data ?? []) : [];
+  const bad = (current ?? []).filter((line) => line.problem !== null);
   // Several entries may stand on one line.
   const several = many || shown.length > 1;
   const good = (current ?? []).filter((line) => line.problem === null);
@@ -51,7 +68,8 @@ export function AddBar({ list, version, examples = [], initial = '', onAdd, onTa
     (chosen > 0 && !several ? line.others[chosen - 1]?.fields : undefined) ?? line.fields;
   const add = async () => {
     // Enter may come before the answer: then it is waited for, and nothing is added unseen that is no entry.
-    const understood = current ?? (lines.length > 0 ? await queries.fetchQuery(question) : []);
+    if (!asked) return;
+    const understood = current ?? (await queries.fetchQuery(question).catch(() => []));
     const good = understood.filter((line) => line.problem === null);
     if (good.length === 0) return;
     const entries = good.map(fieldsOf);
@@ -60,13 +78,23 @@ export function AddBar({ list, version, examples = [], initial = '', onAdd, onTa
     if (await onAdd(label, entries)) {
       // What could not be understood stays to be mended.
       type(
-        (current ?? [])
+        understood
           .filter((line) => line.problem !== null)
           .map((line) => line.line)
           .join('\n'),
       );
     }
   };
+  const keep = useMutation({
+    mutationFn: (left: Line[]) =>
+      data(
+        api.POST('/api/lists/{list}/aside', {
+          params: { path: { list } },
+          body: { lines: left.map((line) => line.line) },
+        }),
+      ),
+    onSuccess: () => type(good.map((line) => line.line).join('\n')),
+  });
   const keys = (event: KeyboardEvent) => {
     if (event.key === 'Escape') {
       event.stopPropagation();
@@ -103,7 +131,7 @@ export function AddBar({ list, version, examples = [], initial = '', onAdd, onTa
         />
         <Button
           kind="strong"
-          disabled={lines.length === 0 || (current !== undefined && good.length === 0)}
+          disabled={!asked || (current !== undefined && good.length === 0)}
           onClick={() => void add()}
         >
           {several ? `Add ${good.length}` : 'Add'}{' '}
@@ -120,7 +148,25 @@ export function AddBar({ list, version, examples = [], initial = '', onAdd, onTa
             be pasted; a copied table goes to its own page.
           </p>
         )}
-        {read.error && <p className="text-hold pt-1.5">{read.error.message}</p>}
+        {tooMany && (
+          <p className="text-hold pt-1.5">
+            These are {lines.length} lines; {MOST} are read at once. Write fewer, or bring them in as a table.
+          </p>
+        )}
+        {(read.error ?? keep.error) && (
+          <p className="text-hold pt-1.5">{(read.error ?? keep.error)?.message}</p>
+        )}
+        {bad.length > 0 && keepsAside && (
+          <p className="text-second flex flex-wrap items-center gap-x-3 pt-1.5">
+            <span>
+              {bad.length === 1 ? 'One line is' : `${bad.length} lines are`} not yet an entry: write{' '}
+              {bad.length === 1 ? 'it' : 'them'} otherwise, or
+            </span>
+            <Button className="text-second" disabled={keep.isPending} onClick={() => keep.mutate(bad)}>
+              Keep {bad.length === 1 ? 'it' : 'them'} beside the list
+            </Button>
+          </p>
+        )}
         {shown.map((line, index) => (
           <UnderstoodView
             key={index}

@@ -31,7 +31,8 @@ export function AsideRows({ list, version, onAdd }: Props) {
     <>
       <p className="border-line text-second flex flex-wrap items-center gap-x-3 border-b px-3 py-1.5">
         <span className="grow">
-          {aside.length} {aside.length === 1 ? 'row' : 'rows'} of {aside[0]?.source} made no entry.
+          {aside.length} {aside.length === 1 ? 'row' : 'rows'} of{' '}
+          {[...new Set(aside.map((row) => row.source))].join(', ')} made no entry.
         </span>
         <Button kind="quiet" className="text-second" onClick={() => setOpen(true)}>
           Look at {aside.length === 1 ? 'it' : 'them'}

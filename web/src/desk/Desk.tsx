@@ -21,7 +21,7 @@ import { ClashDialog } from '../lists/ClashDialog';
 import { CureAll } from './CureAll';
 import { numbered } from './cures';
 import { DeskHeader } from './DeskHeader';
-import { nobody } from './carried';
+import { nobody, rowCure } from './carried';
 import { Presence } from './Presence';
 import { Dossier } from './Dossier';
 import { KeysDialog } from './KeysDialog';
@@ -160,7 +160,8 @@ export function Desk({ desk, ruler, holder, work }: Props) {
   const cureByKey = (digit: number) => {
     if (!saved) return;
     // The first cure stands on the slip already, before the dossier has come.
-    if (!dossier) return void (digit === 1 && saved.cure && void cure(saved, saved.cure));
+    const first = rowCure(saved, desk.choice);
+    if (!dossier) return void (digit === 1 && first && void cure(saved, first));
     const found = [...numbered(dossier.findings).values()].flat().find((each) => each.key === digit);
     if (found) void cure(saved, found.cure);
   };
@@ -388,6 +389,7 @@ export function Desk({ desk, ruler, holder, work }: Props) {
               version={desk.version}
               onAdd={addEntries}
               onTable={(text) => void tableInto(text)}
+              keepsAside
               onClose={() => setAdding(false)}
             />
           )}
@@ -405,7 +407,8 @@ export function Desk({ desk, ruler, holder, work }: Props) {
                 rows={shown}
                 selected={selected?.id}
                 onSelect={select}
-                onCure={work.fixed ? undefined : (slip) => slip.cure && void cure(slip, slip.cure)}
+                cureOf={(slip) => rowCure(slip, desk.choice)}
+                onCure={work.fixed ? undefined : cure}
               />
             ) : (
               <p className="text-soft p-4">
@@ -440,8 +443,18 @@ export function Desk({ desk, ruler, holder, work }: Props) {
               onRemove={work.fixed ? undefined : remove}
               onAdd={(label, fields) => void addEntries(label.toLowerCase(), [fields])}
             />
+          ) : asked.isError ? (
+            <div className="p-4">
+              <Notice message={asked.error.message}>
+                <Button onClick={() => void asked.refetch()}>Ask again</Button>
+              </Notice>
+            </div>
           ) : (
-            <p className="text-soft p-4">Choose an entry: what the audit says of it stands here.</p>
+            <p className="text-soft p-4">
+              {selected
+                ? 'Asking what the audit says of it …'
+                : 'Choose an entry: what the audit says of it stands here.'}
+            </p>
           )}
           <Assumed desk={desk} />
         </aside>

@@ -1,6 +1,6 @@
 import { defaultRangeExtractor, useVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useRef } from 'react';
-import type { Slip } from '../api/client';
+import type { Cure, Slip } from '../api/client';
 import { VerdictMark, verdictText } from '../ui/VerdictMark';
 import type { Row } from './rows';
 import { SlipRow } from './SlipRow';
@@ -12,11 +12,13 @@ interface Props {
   rows: Row[];
   selected?: number;
   onSelect: (slip: Slip) => void;
-  onCure?: (slip: Slip) => void;
+  /** The cure that a row offers. */
+  cureOf: (slip: Slip) => Cure | null;
+  onCure?: (slip: Slip, cure: Cure) => void;
 }
 
 /** The entries as slips, with headings that stay in sight; only what is in sight is drawn. */
-export function SlipList({ rows, selected, onSelect, onCure }: Props) {
+export function SlipList({ rows, selected, onSelect, cureOf, onCure }: Props) {
   const scroller = useRef<HTMLDivElement>(null);
   const headings = rows.flatMap((row, index) => (row.kind === 'heading' ? [index] : []));
   const sticky = (first: number) => headings.findLast((index) => index <= first);
@@ -68,6 +70,7 @@ export function SlipList({ rows, selected, onSelect, onCure }: Props) {
                   slip={row.slip}
                   selected={row.slip.id === selected}
                   onSelect={onSelect}
+                  cure={onCure ? cureOf(row.slip) : null}
                   onCure={onCure}
                 />
               )}

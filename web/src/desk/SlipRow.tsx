@@ -1,5 +1,5 @@
 import { memo } from 'react';
-import type { Slip } from '../api/client';
+import type { Cure, Slip } from '../api/client';
 import { digital } from '../lists/digital';
 import { Button } from '../ui/Button';
 import { Megahertz, offset } from '../ui/Megahertz';
@@ -9,11 +9,13 @@ interface Props {
   slip: Slip;
   selected: boolean;
   onSelect: (slip: Slip) => void;
-  onCure?: (slip: Slip) => void;
+  /** The cure that is offered here. */
+  cure: Cure | null;
+  onCure?: (slip: Slip, cure: Cure) => void;
 }
 
 /** One entry on two lines: what it comes to and why; then the radio's facts. */
-export const SlipRow = memo(function SlipRow({ slip, selected, onSelect, onCure }: Props) {
+export const SlipRow = memo(function SlipRow({ slip, selected, onSelect, cure, onCure }: Props) {
   return (
     <div
       className={`border-line relative flex h-full items-stretch border-b border-l-[3px] ${verdictEdge[slip.verdict] ?? ''} ${selected ? 'bg-accent-wash' : 'bg-sheet hover:bg-sunk'}`}
@@ -45,17 +47,17 @@ export const SlipRow = memo(function SlipRow({ slip, selected, onSelect, onCure 
         </span>
         <Facts slip={slip} />
       </button>
-      {slip.cure && onCure && (
+      {cure && onCure && (
         <span className="hidden shrink-0 items-center pr-3 sm:flex">
           <Button
             kind="quiet"
             className="text-second max-w-52"
             tabIndex={-1}
-            onClick={() => onCure(slip)}
-            title={slip.cure.label}
+            onClick={() => onCure(slip, cure)}
+            title={cure.label}
           >
-            <span className="truncate">{slip.cure.label}</span>
-            <VerdictMark verdict={slip.cure.verdictAfter} size={11} />
+            <span className="truncate">{cure.label}</span>
+            <VerdictMark verdict={cure.verdictAfter} size={11} />
             <span className="sr-only">for {slip.fields.name ?? 'this entry'}</span>
           </Button>
         </span>

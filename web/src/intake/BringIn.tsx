@@ -48,11 +48,12 @@ export function BringIn({
     setSent({ file, name, share: 0 });
     try {
       const brought = await bring(group, file, name, encoding, (share) => setSent({ file, name, share }));
-      if (brought.list) {
+      if (brought.list && into !== undefined) {
+        // Who carries it is known of the list that it goes into.
         const taken = await data(
           api.POST('/api/intakes/{intake}/list', {
             params: { path: { intake: brought.id } },
-            body: { name: brought.name, sheet: '', mapping: null, into: into ?? null, team: null },
+            body: { name: brought.name, sheet: '', mapping: null, into, team: null },
           }),
         );
         onList(taken.id);

@@ -1,15 +1,18 @@
-import { keepPreviousData, useMutation } from '@tanstack/react-query';
+import { keepPreviousData } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useNavigate, useParams, useSearchParams } from 'react-router';
-import { api, data, type Schemas, Server } from '../api/client';
+import { useParams } from 'react-router';
+import { type Schemas, Server } from '../api/client';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { Field } from '../ui/Field';
 import { Notice } from '../ui/Notice';
 import { PageHeader } from '../ui/PageHeader';
 import type { BroughtIn } from './bring';
+import { OwnList } from './OwnList';
 import { ReadRows } from './ReadRows';
+import { TakeBar } from './TakeBar';
 import { Unsaid } from './Unsaid';
+import { useDestination } from './destination';
 
 type Mapping = Schemas['TableMapping'];
 type Show = 'all' | 'doubt' | 'aside';
@@ -29,27 +32,18 @@ export function IntakePage() {
           </Notice>
         </main>
       )}
-      {brought.data && <Reading key={intake} brought={brought.data} />}
+      {brought.data?.list && <OwnList key={intake} brought={brought.data} />}
+      {brought.data && !brought.data.list && <Reading key={intake} brought={brought.data} />}
     </div>
   );
 }
 
 function Reading({ brought }: { brought: BroughtIn }) {
-  const go = useNavigate();
-  const [params] = useSearchParams();
   const [sheet, setSheet] = useState('');
   const [mapping, setMapping] = useState<Mapping>();
   const [show, setShow] = useState<Show>('all');
   const [from, setFrom] = useState(0);
-  const [name, setName] = useState(brought.name);
-  const [into, setInto] = useState(params.get('into') ?? '');
-  const [team, setTeam] = useState(brought.lastTeam ?? '');
-  const roster = Server.useQuery('get', '/api/groups/{group}/roster', {
-    params: { path: { group: brought.groupId } },
-  });
-  const lists = Server.useQuery('get', '/api/groups/{group}/lists', {
-    params: { path: { group: brought.groupId } },
-  });
+  const destination = useDestination(brought);
   const read = Server.useQuery(
     'post',
     '/api/intakes/{intake}/reading',
@@ -60,30 +54,12 @@ function Reading({ brought }: { brought: BroughtIn }) {
         mapping: mapping ?? null,
         show,
         from,
-        into: into ? Number(into) : null,
-        team: into || team === '' ? null : team,
+        into: destination.into,
+        team: destination.team,
       },
     },
     { placeholderData: keepPreviousData },
   );
-  const take = useMutation({
-    mutationFn: (used: Mapping) =>
-      data(
-        api.POST('/api/intakes/{intake}/list', {
-          params: { path: { intake: brought.id } },
-          body: {
-            name,
-            sheet: read.data?.sheet ?? sheet,
-            mapping: used,
-            into: into ? Number(into) : null,
-            team: into || team === '' ? null : team,
-          },
-        }),
-      ),
-    onSuccess: (taken) => {
-      void go(`/lists/${taken.id}`);
-    },
-  });
   if (read.error)
     return (
       <main className="mx-auto w-full max-w-3xl p-6">
@@ -104,8 +80,6 @@ function Reading({ brought }: { brought: BroughtIn }) {
     setFrom(0);
     setShow(next);
   };
-  const target = lists.data?.find((each) => String(each.id) === into);
-  const own = (lists.data ?? []).filter((each) => each.parent === null);
   return (
     <main className="flex min-h-0 grow flex-col">
       <header className="flex flex-col gap-2 px-5 pt-4 pb-3">
@@ -161,59 +135,18 @@ function Reading({ brought }: { brought: BroughtIn }) {
         onMapping={change}
         stale={read.isPlaceholderData}
       />
-      <footer className="border-line bg-sheet flex flex-wrap items-end gap-x-4 gap-y-2 border-t px-5 py-3">
-        <Choice
-          label="Take them into"
-          value={into}
-          options={[['', 'a new list'] as const, ...own.map((each) => [String(each.id), each.name] as const)]}
-          onChange={setInto}
-          className="max-w-72"
-        />
-        {!into && (
-          <Field
-            label="Its name"
-            value={name}
-            className="w-60 max-w-full"
-            maxLength={200}
-            onChange={setName}
-          />
-        )}
-        {!into && (roster.data?.teams.length ?? 0) > 0 && (
-          <Choice
-            label="Carried by"
-            value={team}
-            options={[
-              ['', 'nobody yet: choose later'] as const,
-              ...(roster.data?.teams ?? []).map(
-                (each) => [each.name, `${each.name} (${each.members})`] as const,
-              ),
-            ]}
-            onChange={setTeam}
-            className="max-w-52"
-          />
-        )}
-        <p className="text-second text-soft min-w-0 grow basis-48 self-center">
-          {table.aside > 0
+      <TakeBar
+        brought={brought}
+        destination={destination}
+        sheet={table.sheet}
+        mapping={used}
+        entries={table.entries}
+        note={
+          table.aside > 0
             ? `${table.aside} ${table.aside === 1 ? 'row is' : 'rows are'} kept aside with the list, each with its reason; nothing is dropped.`
-            : 'Every row becomes an entry.'}
-        </p>
-        <Button onClick={() => void go(into ? `/lists/${into}` : '/lists')}>Leave it</Button>
-        <Button
-          kind="strong"
-          data-next
-          disabled={take.isPending || table.entries === 0 || (!into && name.trim() === '')}
-          onClick={() => take.mutate(used)}
-        >
-          {take.isPending
-            ? `Taking ${table.entries} entries …`
-            : `${target ? 'Add' : 'Take'} ${table.entries} ${table.entries === 1 ? 'entry' : 'entries'}`}
-        </Button>
-        {take.error && (
-          <div className="w-full">
-            <Notice message={take.error.message} />
-          </div>
-        )}
-      </footer>
+            : 'Every row becomes an entry.'
+        }
+      />
     </main>
   );
 }

@@ -50,6 +50,25 @@ class RowsPiecesTest extends InPieces {
                 .endsWith("Clear 1+0", "  Ridge", "Listen 1+0", "  Weather");
     }
 
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            nullValues = "none",
+            value = {
+                "{\"carriers\": [], \"parties\": [], \"teams\": []} | 146340000 | {\"txMhz\": \"\", \"txTone\": \"\"} | none",
+                "{\"carriers\": [], \"parties\": [], \"teams\": []} | 146340000 | {\"txMhz\": \"146.355\"} | Cure",
+                "{\"carriers\": [], \"parties\": [], \"teams\": []} | 146340000 | {\"mode\": \"NFM\"} | Cure",
+                "{\"carriers\": [], \"parties\": [], \"teams\": []} | null | {\"txMhz\": \"\"} | Cure",
+                "{\"carriers\": [], \"parties\": [], \"teams\": [\"Levee\"]} | 146340000 | {\"txMhz\": \"\"} | Cure",
+                "{\"carriers\": [\"amateur:general\"], \"parties\": [], \"teams\": []} | 146340000 | {\"txMhz\": \"\"} | Cure",
+            })
+    void noRowOffersToFallSilentWhileNobodyWasChosenToCarryTheList(
+            String choice, String transmit, String changes, String offered) {
+        String slip = "{\"txHz\": " + transmit + ", \"cure\": {\"label\": \"Cure\", \"changes\": " + changes + "}}";
+        assertThat(ask("carried.rowCure", slip, choice).path("label").asString(null))
+                .isEqualTo(offered);
+    }
+
     @Test
     void bandsStandInTheOrderOfTheSpectrum() {
         assertThat(rows("{}", ALL, "band"))

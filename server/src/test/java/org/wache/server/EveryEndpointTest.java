@@ -61,6 +61,7 @@ class EveryEndpointTest {
             Map.entry(
                     "/ticks",
                     "{\"kind\":\"key\",\"other\":null,\"memory\":1,\"name\":\"A\",\"good\":true,\"note\":\"\"}"),
+            Map.entry("/aside", "{\"lines\":[\"what is this\"]}"),
             Map.entry("/aside/settled", "{\"rows\":[]}"),
             Map.entry("/understood", "{\"lines\":[\"146.94 - 100\"]}"),
             Map.entry("/tones", "{\"before\":0,\"knowledge\":{\"neighbours\":[],\"tables\":[]}}"),

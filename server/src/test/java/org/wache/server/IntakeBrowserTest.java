@@ -88,6 +88,35 @@ class IntakeBrowserTest extends InBrowser {
     }
 
     @Test
+    void aListOfOurOwnAsksWhoCarriesItBeforeItComesIn() throws IOException {
+        drop("own.csv", Fleets.LIST);
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Who carries it?")))
+                .isVisible();
+        assertAccessible();
+        page.getByLabel("Its name").fill("Own and carried");
+        page.getByLabel("Carried by").selectOption("Levee walkers");
+        button("Take 4 entries").click();
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Own and carried")))
+                .isVisible();
+        assertThat(page.getByText("Nobody carries this list yet")).isHidden();
+    }
+
+    @Test
+    void whatIsNoEntryStaysInTheBarOrIsKeptBesideTheList() throws IOException {
+        opened("leftovers");
+        page.keyboard().press("n");
+        Locator line = page.getByLabel("Entry as you would write it");
+        line.fill("147.135 114.8 Weir\nthe one at the mill");
+        page.keyboard().press("Control+Enter"); // before the answer has come
+        assertThat(slip("Weir")).isVisible();
+        assertThat(line).hasValue("the one at the mill");
+        assertAccessible();
+        button("Keep it beside the list").click();
+        assertThat(line).hasValue("");
+        assertThat(page.getByText("1 row of typed lines made no entry.")).isVisible();
+    }
+
+    @Test
     void linesArePastedAndReadOneByOne() {
         button("Paste lines or a table").click();
         page.getByLabel("Lines or a table").fill("gmrs 16 rpt 141.3\nfrs 14 code 27\nno channel at all\n");

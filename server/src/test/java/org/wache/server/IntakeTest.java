@@ -72,6 +72,61 @@ class IntakeTest {
     }
 
     @Test
+    void linesThatMadeNoEntryAreKeptBesideTheListAsTheyWereWritten() {
+        long list = take(
+                        brought("own.csv", REPEATERS.getBytes(StandardCharsets.UTF_8))
+                                .path("id")
+                                .asLong(),
+                        "Lines beside",
+                        "null",
+                        "null")
+                .path("id")
+                .asLong();
+        int before = Browserless.json(who.get("/api/lists/" + list + "/aside")).size();
+        assertThat(who.post("/api/lists/" + list + "/aside", "{\"lines\":[\"  the one at the mill\",\"\",\"frs 99\"]}")
+                        .statusCode())
+                .isEqualTo(204);
+        JsonNode aside = Browserless.json(who.get("/api/lists/" + list + "/aside"));
+        assertThat(aside).hasSize(before + 2);
+        JsonNode first = aside.path(before);
+        assertThat(first.path("cells").path(0).asString()).isEqualTo("  the one at the mill");
+        assertThat(first.path("source").asString()).isEqualTo("typed lines");
+        assertThat(first.path("reason").asString()).isNotBlank();
+        assertThat(aside.path(before + 1).path("line").asInt()).isEqualTo(2);
+        // too many, and too long
+        String many = "{\"lines\":[" + "\"x\",".repeat(500) + "\"x\"]}";
+        assertThat(who.post("/api/lists/" + list + "/aside", many).statusCode()).isEqualTo(400);
+        assertThat(who.post("/api/lists/" + list + "/aside", "{\"lines\":[\"" + "x".repeat(2_001) + "\"]}")
+                        .statusCode())
+                .isEqualTo(400);
+        String lot = "{\"lines\":[" + "\"x\",".repeat(499) + "\"x\"]}";
+        HttpResponse<String> answer = null;
+        for (int i = 0; i < 4; i++) {
+            answer = who.post("/api/lists/" + list + "/aside", lot);
+        }
+        assertThat(answer.statusCode()).isEqualTo(422);
+        assertThat(answer.body()).contains("2000 rows that made no entry");
+    }
+
+    @Test
+    void moreEntriesThanAreReadAtOnceAreRefusedAndNoneIsPassedOver() {
+        long list = take(
+                        brought("own.csv", REPEATERS.getBytes(StandardCharsets.UTF_8))
+                                .path("id")
+                                .asLong(),
+                        "Many at once",
+                        "null",
+                        "null")
+                .path("id")
+                .asLong();
+        String line = "\"146.52 A; 146.55 B; 146.58 C\"";
+        HttpResponse<String> answer =
+                who.post("/api/lists/" + list + "/understood", "{\"lines\":[" + (line + ",").repeat(170) + line + "]}");
+        assertThat(answer.statusCode()).isEqualTo(422);
+        assertThat(answer.body()).contains("Up to 500 entries are read at once");
+    }
+
+    @Test
     void aTableIsReadTakenAndItsRestKeptAside() {
         JsonNode brought = brought("repeaters.csv", REPEATERS.getBytes(StandardCharsets.UTF_8));
         assertThat(brought.path("list").asBoolean()).isFalse();

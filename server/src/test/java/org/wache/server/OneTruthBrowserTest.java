@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Response;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -143,7 +144,7 @@ class OneTruthBrowserTest extends InBrowser {
                         new Page.GetByRoleOptions().setName(Pattern.compile("Levee walkers, Otter M5")))
                 .first()
                 .click();
-        page.waitForResponse(Pattern.compile("/radios$"), chosen::check);
+        page.waitForResponse(OneTruthBrowserTest::saved, chosen::check);
         assertThat(page.getByText("Otter M5").first()).isVisible();
         walk(list, name, "a model ticked");
         tab("Fit");
@@ -152,14 +153,14 @@ class OneTruthBrowserTest extends InBrowser {
                         new Page.GetByRoleOptions().setName(Pattern.compile("Levee walkers, Otter M5")))
                 .first()
                 .click();
-        page.waitForResponse(Pattern.compile("/radios$"), chosen::uncheck);
+        page.waitForResponse(OneTruthBrowserTest::saved, chosen::uncheck);
         walk(list, name, "a model unticked");
         tab("Fit");
         page.getByRole(
                         AriaRole.GRIDCELL,
                         new Page.GetByRoleOptions().setName(Pattern.compile("Levee walkers, Heron H2, Amateur: ")))
                 .click();
-        page.waitForResponse(Pattern.compile("/radios$"), chosen::check);
+        page.waitForResponse(OneTruthBrowserTest::saved, chosen::check);
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("Call it")))
                 .first()
                 .click();
@@ -218,6 +219,11 @@ class OneTruthBrowserTest extends InBrowser {
                         .statusCode())
                 .isEqualTo(204);
         walk(list, name, "a recall");
+    }
+
+    /** Whether an answer says that a model was saved; the page also asks at that address. */
+    private static boolean saved(Response answer) {
+        return answer.request().method().equals("PUT") && answer.url().endsWith("/radios");
     }
 
     private long released(long list) {

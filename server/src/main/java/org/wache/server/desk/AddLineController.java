@@ -25,6 +25,7 @@ import org.wache.server.accounts.Account;
 import org.wache.server.lists.DeskWriter;
 import org.wache.server.lists.ListService;
 import org.wache.server.lists.Views;
+import org.wache.server.web.Refused;
 import org.wache.typed.AddLine;
 import org.wache.typed.Said;
 import org.wache.typed.Understood;
@@ -68,7 +69,11 @@ class AddLineController {
     /** Another thing that the line could mean. */
     record OtherMeaning(String title, Map<String, String> fields) {}
 
-    /** Reads lines; blank ones are passed over, and several entries on one line are told one by one. Nothing is changed. */
+    /**
+     * Reads lines; blank ones are passed over, and several entries on one line are told one by one. Nothing is changed.
+     *
+     * @throws Refused when they are more entries than are read at once: none of them is passed over in silence
+     */
     @PostMapping("/api/lists/{list}/understood")
     List<UnderstoodLine> understood(Account asking, @PathVariable long list, @Valid @RequestBody Lines lines) {
         Audit audit = service.seen(asking.id(), list).audited().audit();
@@ -101,8 +106,12 @@ class AddLineController {
     private static List<String> entries(List<String> lines, Edition edition) {
         List<String> parts = lines.stream()
                 .flatMap(line -> AddLine.parts(line, edition).stream())
-                .limit(MOST_LINES)
+                .limit(MOST_LINES + 1)
                 .toList();
+        if (parts.size() > MOST_LINES) {
+            throw new Refused(
+                    "Up to " + MOST_LINES + " entries are read at once. Write fewer, or bring them in as a table.");
+        }
         return parts.isEmpty() ? lines.stream().limit(1).toList() : parts;
     }
 

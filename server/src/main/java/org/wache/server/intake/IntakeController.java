@@ -44,6 +44,8 @@ class IntakeController {
     private static final int PAGE = 200;
     private static final int SAMPLES = 3;
     private static final int LONGEST_NAME = 200;
+    private static final int MOST_LINES = 500;
+    private static final int LONGEST_LINE = 2_000;
 
     private final IntakeService service;
 
@@ -142,6 +144,9 @@ class IntakeController {
 
     /** A row that made no entry. */
     record AsideRow(long id, String source, int line, List<String> cells, String reason) {}
+
+    /** Lines as they were written. */
+    record Unmade(@NotNull @Size(max = MOST_LINES) List<@NotNull @Size(max = LONGEST_LINE) String> lines) {}
 
     /** Rows that are done with. */
     record Settled(@NotNull List<@NotNull Long> rows) {}
@@ -317,6 +322,13 @@ class IntakeController {
         return service.aside(asking.id(), list).stream()
                 .map(row -> new AsideRow(row.id(), row.source(), row.line(), row.cells(), row.reason()))
                 .toList();
+    }
+
+    /** Lines of which no entry could be made are kept beside the list. */
+    @PostMapping("/api/lists/{list}/aside")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void keepAside(Account asking, @PathVariable long list, @Valid @RequestBody Unmade unmade) {
+        service.keepLines(asking.id(), list, unmade.lines());
     }
 
     /** Rows of which somebody made entries, or that nobody needs. */

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.wache.arrival.Arrival;
@@ -21,6 +22,7 @@ import org.wache.table.Guess;
 import org.wache.table.Mapping;
 import org.wache.table.Table;
 import org.wache.table.TableReading;
+import org.wache.typed.AddLine;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -175,7 +177,13 @@ class IntakeService {
                     .filter(given -> !given.isBlank())
                     .ifPresent(carries -> lists.carriedBy(account, id, carries));
         }
-        store.keepAside(id, kept.name(), aside);
+        store.keepAside(
+                id,
+                kept.name(),
+                aside.stream()
+                        .map(row -> new IntakeStore.Unmade(
+                                row.line(), row.cells(), row.aside().orElseThrow()))
+                        .toList());
         store.remove(intake);
         return new Taken(id, name, named.channels().size(), aside.size());
     }
@@ -188,6 +196,36 @@ class IntakeService {
     List<IntakeStore.Aside> aside(long account, long list) {
         lists.visible(account, list);
         return store.aside(list);
+    }
+
+    /** So many rows wait beside a list when more lines are put there by hand; a table may bring more. */
+    private static final int MOST_WAITING = 2_000;
+
+    /**
+     * Keeps lines that somebody wrote, and that made no entry, beside a list, each with what was not understood of it.
+     *
+     * @throws Refused when too many wait there already
+     */
+    @Transactional
+    public void keepLines(long account, long list, List<String> lines) {
+        lists.visible(account, list);
+        List<String> written = lines.stream().filter(line -> !line.isBlank()).toList();
+        if (store.aside(list).size() + written.size() > MOST_WAITING) {
+            throw new Refused("Beside a list wait up to " + MOST_WAITING
+                    + " rows that made no entry. Make entries of some, or put them away, first.");
+        }
+        Edition edition = lists.edition(account, list);
+        store.keepAside(
+                list,
+                "typed lines",
+                IntStream.range(0, written.size())
+                        .mapToObj(i -> new IntakeStore.Unmade(
+                                i + 1, List.of(written.get(i).replace('\u001F', ' ')), why(written.get(i), edition)))
+                        .toList());
+    }
+
+    private static String why(String line, Edition edition) {
+        return AddLine.read(line, edition, HouseRules.NONE).best().problem().orElse("It was put aside by hand.");
     }
 
     @Transactional

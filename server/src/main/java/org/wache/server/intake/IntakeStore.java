@@ -181,7 +181,7 @@ class IntakeStore implements Perishable {
     }
 
     /** Rows that made no entry, in one statement. */
-    void keepAside(long list, String source, List<org.wache.table.TableReading.RowReading> rows) {
+    void keepAside(long list, String source, List<Unmade> rows) {
         if (rows.isEmpty()) {
             return;
         }
@@ -193,17 +193,23 @@ class IntakeStore implements Perishable {
             """)
                 .param("list", list)
                 .param("source", source)
-                .param("lines", rows.stream().map(row -> row.line()).toArray(Integer[]::new))
+                .param("lines", rows.stream().map(Unmade::line).toArray(Integer[]::new))
                 .param(
                         "cells",
                         rows.stream()
                                 .map(row -> String.join("\u001F", row.cells()))
                                 .toArray(String[]::new))
-                .param(
-                        "reasons",
-                        rows.stream().map(row -> row.aside().orElseThrow()).toArray(String[]::new))
+                .param("reasons", rows.stream().map(Unmade::reason).toArray(String[]::new))
                 .update();
     }
+
+    /**
+     * A row, or a line, of which no entry could be made.
+     *
+     * @param line where it stood in what was brought in, from 1
+     * @param cells as they came; one for a line of text
+     */
+    record Unmade(int line, List<String> cells, String reason) {}
 
     /** A row that made no entry. */
     record Aside(long id, String source, int line, List<String> cells, String reason) {}
