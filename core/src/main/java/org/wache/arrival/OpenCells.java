@@ -14,7 +14,8 @@ import org.wache.table.Table;
 final class OpenCells {
 
     private static final long MOST = (long) Table.MOST_ROWS * Table.MOST_COLUMNS;
-    private static final XMLInputFactory XML = XMLInputFactory.newFactory();
+    /** Reads without fetching or replacing anything that a file names. */
+    static final XMLInputFactory XML = XMLInputFactory.newFactory();
 
     static {
         XML.setProperty(XMLInputFactory.SUPPORT_DTD, true); // so that one is seen, and refused

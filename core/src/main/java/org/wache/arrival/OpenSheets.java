@@ -4,6 +4,7 @@ import com.github.miachm.sods.Range;
 import com.github.miachm.sods.SpreadSheet;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
@@ -45,9 +46,10 @@ final class OpenSheets {
         }
         try {
             look(bytes);
-            unfolded(bytes);
+            OpenCells.look(content(bytes));
+            byte[] plain = OpenContent.plain(KIND, content(bytes));
             List<Sheet> sheets = new ArrayList<>();
-            for (com.github.miachm.sods.Sheet each : new SpreadSheet(new ByteArrayInputStream(bytes)).getSheets()) {
+            for (com.github.miachm.sods.Sheet each : new SpreadSheet(new ByteArrayInputStream(plain)).getSheets()) {
                 SheetRows.one(sheets);
                 rows(each).into(sheets);
             }
@@ -82,12 +84,11 @@ final class OpenSheets {
         }
     }
 
-    private static void unfolded(byte[] bytes) throws IOException, XMLStreamException {
+    private static InputStream content(byte[] bytes) throws IOException {
         try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(bytes))) {
             for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
                 if (entry.getName().equalsIgnoreCase("content.xml")) {
-                    OpenCells.look(zip);
-                    return;
+                    return new ByteArrayInputStream(zip.readAllBytes());
                 }
             }
         }

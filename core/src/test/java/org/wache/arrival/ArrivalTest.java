@@ -124,6 +124,30 @@ class ArrivalTest {
         return out.toByteArray();
     }
 
+    /** OASIS OpenDocument 1.3, part 3: automatic styles are optional (3.15.3), text may be set in spans (6.1.7) and links (6.1.8). */
+    @Test
+    void aSpreadsheetIsReadWholeHoweverItsTextIsSet() throws IOException {
+        UnaryOperator<String> styleless =
+                content -> content.replaceAll("(?s)<office:automatic-styles>.*</office:automatic-styles>", "");
+        assertThat(read(changed(open(), styleless))).isEqualTo(READ);
+        UnaryOperator<String> set =
+                content -> content.replace("<text:p>Ridge</text:p>", "<text:p>Ri<text:span>dge</text:span></text:p>")
+                        .replace(
+                                "<text:p>Gauge</text:p>",
+                                "<text:p><text:a xmlns:xlink=\"http://www.w3.org/1999/xlink\" xlink:href=\"x\">Gau<text:span>g</text:span></text:a>e</text:p>")
+                        .replace("<text:p>131.8</text:p>", "<text:p><text:span>131</text:span>.8</text:p>");
+        assertThat(changed(open(), set)).isNotEqualTo(open());
+        assertThat(read(changed(open(), set))).isEqualTo(READ);
+        assertThat(read(changed(open(), styleless.andThen(set)::apply))).isEqualTo(READ);
+        UnaryOperator<String> spaced =
+                content -> content.replace("<text:p>Ridge</text:p>", "<text:p>Tern<text:s/>Ridge</text:p>");
+        assertThat(read(changed(open(), spaced)).get(0)).startsWith("Tern Ridge 146.940");
+        UnaryOperator<String> remarked = content -> content.replace(
+                "<text:p>Ridge</text:p>",
+                "<office:annotation><text:p>as the club says</text:p></office:annotation><text:p>Ridge</text:p>");
+        assertThat(read(changed(open(), remarked))).isEqualTo(READ);
+    }
+
     private static List<String> read(byte[] file) {
         return Read.file(file, "file", EDITION).entries().stream()
                 .map(entry -> entry.channel().name() + " " + entry.channel().text(Field.RX_MHZ) + " "

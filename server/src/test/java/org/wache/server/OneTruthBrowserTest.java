@@ -171,9 +171,12 @@ class OneTruthBrowserTest extends InBrowser {
         page.locator("[data-entry]")
                 .filter(new Locator.FilterOptions().setHasText("EDGE"))
                 .click();
-        assertThat(page.getByLabel("The entry", new Page.GetByLabelOptions().setExact(true))
-                        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^1"))))
-                .isVisible(); // its cures have come
+        Locator entry = page.getByLabel("The entry", new Page.GetByLabelOptions().setExact(true));
+        assertThat(entry).containsText("47 CFR"); // what the audit says of it has come
+        assertThat(entry.getByRole(AriaRole.HEADING, new Locator.GetByRoleOptions().setName("EDGE")))
+                .isVisible();
+        assertThat(entry.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^1"))))
+                .isVisible(); // and its cures
         page.waitForTimeout(1_500); // as long as a person looks at them before pressing one
         page.keyboard().press("1"); // a cure on the Desk
         assertThat(page.getByText(Pattern.compile("just changed"))).isVisible();
