@@ -1,5 +1,6 @@
 import { keepPreviousData } from '@tanstack/react-query';
 import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
+import { flushSync } from 'react-dom';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { api, data, type Change, type Cure, type Schemas, type Slip, Server } from '../api/client';
 import { Directory } from '../directory/Directory';
@@ -56,6 +57,7 @@ export function Desk({ desk, ruler, holder, work }: Props) {
   const settled = kept.fetched === desk.fetched ? kept.verdicts : NONE;
   const [manual, setManual] = useState<View>();
   const drafts = useDrafts(desk.id);
+  const [fieldsOpen, setFieldsOpen] = useState(false);
   const [keys, setKeys] = useState(false);
   const [cureAll, setCureAll] = useState(false);
   const [adding, setAdding] = useState(false);
@@ -224,7 +226,10 @@ export function Desk({ desk, ruler, holder, work }: Props) {
     setSettled(new Map());
   };
   const openCarriers = () => page.current?.querySelector<HTMLElement>('[data-carriers="open"]')?.click();
-  const editEntry = () => page.current?.querySelector<HTMLInputElement>('[data-field="rxMhz"]')?.focus();
+  const editEntry = () => {
+    flushSync(() => setFieldsOpen(true));
+    page.current?.querySelector<HTMLInputElement>('[data-field="rxMhz"]')?.focus();
+  };
 
   const zoom = (factor: number) =>
     setManual(zoomed(view, factor, (selected && home(selected)) ?? (view.low + view.high) / 2));
@@ -274,7 +279,7 @@ export function Desk({ desk, ruler, holder, work }: Props) {
         aria-label="Band ruler"
         className="border-line flex shrink-0 flex-col gap-1 border-b px-3 pt-1.5"
       >
-        <div className="flex items-center gap-2">
+        <div className="flex items-start gap-2">
           <BandChips
             bands={ruler.bands}
             slips={slips}
@@ -436,6 +441,8 @@ export function Desk({ desk, ruler, holder, work }: Props) {
               saved={saved.fields}
               draft={draft}
               problem={trial.error?.message}
+              opened={fieldsOpen}
+              onOpen={setFieldsOpen}
               onType={(key, text) => type(saved, key, text)}
               onSave={() => void save()}
               onDrop={() => drafts.drop(saved.id)}

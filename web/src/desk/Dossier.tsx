@@ -1,4 +1,5 @@
 import type { Cure, Dossier as DossierData } from '../api/client';
+import { inWords } from '../intake/words';
 import { Notice } from '../ui/Notice';
 import { some } from '../ui/people';
 import { VerdictMark, VerdictWord, verdictWord } from '../ui/VerdictMark';
@@ -13,6 +14,9 @@ interface Props {
   saved: Record<string, string>;
   draft: Record<string, string>;
   problem?: string;
+  /** Whether its fields are open: the verdict comes first, and what is typed under it does not move. */
+  opened: boolean;
+  onOpen: (open: boolean) => void;
   onType: (key: string, text: string) => void;
   onSave: () => void;
   onDrop: () => void;
@@ -29,6 +33,8 @@ export function Dossier({
   saved,
   draft,
   problem,
+  opened,
+  onOpen,
   onType,
   onSave,
   onDrop,
@@ -37,24 +43,40 @@ export function Dossier({
   onAdd,
 }: Props) {
   const { slip } = dossier;
+  const touched = Object.keys(draft).length > 0;
+  const open = opened || touched;
   const cures = numbered(dossier.findings);
   return (
     <div className="flex flex-col gap-3 p-3">
       <header className="flex items-baseline justify-between gap-3">
         <h2 className="text-title min-w-0 truncate font-semibold">{slip.fields.name ?? '(no name)'}</h2>
+        <button
+          type="button"
+          aria-expanded={open}
+          disabled={touched}
+          onClick={() => onOpen(!open)}
+          className="text-second text-accent disabled:text-soft min-h-6 shrink-0 grow text-left underline-offset-2 not-disabled:hover:underline"
+        >
+          {open ? 'Close its fields' : onRemove ? 'Change it' : 'All its fields'}
+          {!open && onRemove && <kbd className="pl-1.5 font-mono text-[12px]">e</kbd>}
+        </button>
         <span aria-live="polite" data-testid="verdict">
           <VerdictWord verdict={slip.verdict} />
         </span>
       </header>
-      <EntryFields
-        rulebook={rulebook}
-        fields={saved}
-        draft={draft}
-        fixed={!onRemove}
-        onType={onType}
-        onSave={onSave}
-        onDrop={onDrop}
-      />
+      {open ? (
+        <EntryFields
+          rulebook={rulebook}
+          fields={saved}
+          draft={draft}
+          fixed={!onRemove}
+          onType={onType}
+          onSave={onSave}
+          onDrop={onDrop}
+        />
+      ) : (
+        <p className="text-second">{inWords(saved)}</p>
+      )}
       {problem && <Notice message={problem} />}
       {dossier.findings.map((finding) => (
         <FindingView

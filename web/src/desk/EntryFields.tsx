@@ -133,7 +133,7 @@ function Input({ field, choices, words, text, touched, fixed, onType }: InputPro
   }
   return (
     <input
-      className={`${look} ${field.shape === 'words' ? '' : 'font-mono'}`}
+      className={`${look} ${field.shape === 'words' ? '' : 'font-mono placeholder:font-sans placeholder:text-[13px]'}`}
       value={text}
       placeholder={field.hint}
       data-field={field.key}

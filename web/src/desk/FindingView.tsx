@@ -4,6 +4,7 @@ import { some } from '../ui/people';
 import { VerdictMark, verdictEdge, verdictText } from '../ui/VerdictMark';
 import { CureButton } from './CureButton';
 import { EdgeDrawing } from './EdgeDrawing';
+import { once } from './once';
 import { SumView } from './SumView';
 
 interface Props {
@@ -18,6 +19,7 @@ interface Props {
 
 /** One finding: what is, the sum, the source, and what to press. */
 export function FindingView({ finding, slip, everyone, cures, onCure, onDrop }: Props) {
+  const said = once(finding.title, finding.message);
   return (
     <section
       className={`border-line bg-sheet rounded border border-l-[3px] px-3 py-2 ${verdictEdge[finding.severity] ?? ''}`}
@@ -27,8 +29,8 @@ export function FindingView({ finding, slip, everyone, cures, onCure, onDrop }: 
           <VerdictMark verdict={finding.severity} size={14} />
         </span>
         <span>
-          <span className={`font-semibold ${verdictText[finding.severity] ?? ''}`}>{finding.title}.</span>{' '}
-          {finding.message}
+          <span className={`font-semibold ${verdictText[finding.severity] ?? ''}`}>{said.title}</span>
+          {said.rest}
           {finding.holders.length < everyone && (
             <span className="text-soft" title={finding.holders.join(', ')}>
               {' '}

@@ -108,7 +108,7 @@ export function EdgeSlots({ unit }: { unit: number }) {
                   <VerdictMark verdict={MARK[each.kind]} size={12} />
                 </span>
                 <span className="text-soft w-6 shrink-0 text-right font-mono">{index + 1}</span>
-                <span className="font-mono">
+                <span className="w-[8.5rem] shrink-0 font-mono whitespace-nowrap">
                   {megahertz(each.low)}–{megahertz(each.high)}
                 </span>
                 <span className={each.kind === 'same' ? 'text-soft' : ''}>{words(each)}</span>
@@ -117,7 +117,7 @@ export function EdgeSlots({ unit }: { unit: number }) {
           </ul>
           {missing.length > 0 && (
             <p className="text-second text-soft">
-              In no slot: {missing.map((each) => each.band).join(', ')}.
+              In no slot: {[...new Set(missing.map((each) => each.band))].join(', ')}.
             </p>
           )}
         </>

@@ -21,7 +21,7 @@ export function BandChips({ bands, slips, current, onChoose }: Props) {
   const rising = [...groups].sort(([, a], [, b]) => (a.band?.low ?? Infinity) - (b.band?.low ?? Infinity));
   return (
     <div
-      className="relative flex min-w-0 gap-1 overflow-x-auto [scrollbar-width:none]"
+      className="relative flex min-w-0 gap-1 overflow-x-auto [scrollbar-width:thin] md:flex-wrap md:overflow-visible"
       role="group"
       aria-label="Bands"
     >

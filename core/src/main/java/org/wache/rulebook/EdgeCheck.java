@@ -9,7 +9,7 @@ import org.wache.signal.Span;
  * What a transceiver really has in its slots for band edges, held against what the table of a class wants there.
  *
  * @param lines what was entered, in its order
- * @param missing what the table wants and no slot reaches into
+ * @param missing what the table wants where the radio transmits, and no slot reaches into
  */
 public record EdgeCheck(List<EdgeCheck.Line> lines, List<EdgeTable.Slot> missing) {
 
@@ -40,14 +40,20 @@ public record EdgeCheck(List<EdgeCheck.Line> lines, List<EdgeTable.Slot> missing
         missing = List.copyOf(missing);
     }
 
-    /** Compares them by where the dial may stand. What found no slot in the table counts too: a radio may have it elsewhere. */
-    public static EdgeCheck of(EdgeTable table, List<Span> entered) {
+    /**
+     * Compares them by where the dial may stand. What found no slot in the table counts too: a radio may have it elsewhere.
+     *
+     * @param transmits where the radio transmits at all; nothing else is missed in its slots. Empty when that is not known
+     */
+    public static EdgeCheck of(EdgeTable table, List<Span> entered, List<Span> transmits) {
         List<EdgeTable.Slot> all = new ArrayList<>(table.slots());
         all.addAll(table.left());
         List<Line> lines = entered.stream().map(each -> line(each, all)).toList();
         return new EdgeCheck(
                 lines,
                 all.stream()
+                        .filter(slot ->
+                                transmits.isEmpty() || transmits.stream().anyMatch(span -> span.overlaps(slot.dial())))
                         .filter(slot -> lines.stream()
                                 .noneMatch(line -> shared(line.entered(), slot.dial()) >= 0
                                         && line.wanted().isPresent()))

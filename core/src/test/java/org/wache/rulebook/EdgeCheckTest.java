@@ -40,7 +40,7 @@ class EdgeCheckTest {
         "extra, 27.000-27.400, NOTHING, 0, 0",
     })
     void aSlotIsTheTablesOrNarrowerOrWider(String licenceClass, String entered, String kind, long below, long above) {
-        EdgeCheck.Line line = EdgeCheck.of(twenty(licenceClass), List.of(Span.ofMegahertz(entered)))
+        EdgeCheck.Line line = EdgeCheck.of(twenty(licenceClass), List.of(Span.ofMegahertz(entered)), List.of())
                 .lines()
                 .get(0);
         assertThat(line.kind().name()).isEqualTo(kind);
@@ -50,8 +50,9 @@ class EdgeCheckTest {
 
     @Test
     void whatNoSlotReachesIntoIsMissing() {
-        assertThat(EdgeCheck.of(twenty("extra"), List.of()).missing()).hasSize(1);
-        assertThat(EdgeCheck.of(twenty("extra"), List.of(Span.ofMegahertz("14.2-14.3")))
+        assertThat(EdgeCheck.of(twenty("extra"), List.of(), List.of()).missing())
+                .hasSize(1);
+        assertThat(EdgeCheck.of(twenty("extra"), List.of(Span.ofMegahertz("14.2-14.3")), List.of())
                         .missing())
                 .isEmpty();
     }

@@ -173,7 +173,9 @@ class OneTruthBrowserTest extends InBrowser {
                 .click();
         Locator entry = page.getByLabel("The entry", new Page.GetByLabelOptions().setExact(true));
         assertThat(entry).containsText("47 CFR"); // what the audit says of it has come
-        assertThat(entry.getByRole(AriaRole.HEADING, new Locator.GetByRoleOptions().setName("EDGE")))
+        assertThat(entry.getByRole(
+                        AriaRole.HEADING,
+                        new Locator.GetByRoleOptions().setName("EDGE").setExact(true)))
                 .isVisible();
         assertThat(entry.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^1"))))
                 .isVisible(); // and its cures

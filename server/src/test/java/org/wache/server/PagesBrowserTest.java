@@ -92,6 +92,7 @@ class PagesBrowserTest extends InBrowser {
         assertThat(page.getByText("This list follows “looked at”")).isVisible();
         Locator twenty = page.locator("[data-entry]").filter(new Locator.FilterOptions().setHasText("Twenty"));
         assertThat(twenty).containsText("Listen only: USB on 14.250 MHz");
+        button("All its fields").click();
         assertThat(page.getByLabel("Hears, MHz")).not().isEditable();
         assertThat(button("Cure all")).isHidden();
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("To looked at"))

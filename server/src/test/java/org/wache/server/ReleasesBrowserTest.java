@@ -205,8 +205,10 @@ class ReleasesBrowserTest extends InBrowser {
             assertThat(page.getByText(Pattern.compile("Jonas Weirley is here too")))
                     .isVisible(LATER);
 
+            page.keyboard().press("e");
             page.getByLabel("Power, W").fill("4"); // typed, not saved
             other.getByText("PUMPS").first().click();
+            other.keyboard().press("e");
             other.getByLabel("Power, W").fill("25");
             other.getByLabel("Power, W").press("Enter");
             assertThat(page.getByText(Pattern.compile("Jonas Weirley saved something while you type")))
@@ -249,6 +251,7 @@ class ReleasesBrowserTest extends InBrowser {
                 .isVisible();
         page.navigate(address + "/lists/7");
         assertThat(page.getByText("RIDGE").first()).isVisible();
+        button("All its fields").click();
         assertThat(page.getByLabel("Hears, MHz")).not().isEditable();
     }
 

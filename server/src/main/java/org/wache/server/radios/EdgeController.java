@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import org.wache.radio.RadioModel;
 import org.wache.rulebook.EdgeCheck;
 import org.wache.rulebook.EdgeTable;
 import org.wache.server.accounts.Account;
@@ -83,7 +84,9 @@ class EdgeController {
                 send.stream().filter(each -> !each.isBlank()).toList(),
                 List.of(),
                 slots);
-        EdgeCheck check = EdgeCheck.of(table, entered(store.edges(unit)));
+        RadioModel model = Fleet.model(store.modelOf(stored.modelId()));
+        EdgeCheck check = EdgeCheck.of(
+                table, entered(store.edges(unit)), Fleet.radio(stored, model).transmits());
         return new ComparedEdges(
                 stored.version(),
                 slots,
