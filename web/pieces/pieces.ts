@@ -13,7 +13,6 @@ import * as carried from '../src/desk/carried';
 import * as companion from '../src/desk/companion';
 import * as cures from '../src/desk/cures';
 import * as follow from '../src/desk/follow';
-import * as once from '../src/desk/once';
 import * as rows from '../src/desk/rows';
 import { useDrafts } from '../src/desk/useDrafts';
 import * as fit from '../src/fit/asMatrix';
@@ -57,7 +56,6 @@ const pieces: Record<string, Record<string, unknown>> = {
   licences: { ...licences },
   matrix: { ...matrix },
   megahertz: { ...megahertz },
-  once: { ...once },
   profiles: { ...profiles },
   models: {
     ...models,

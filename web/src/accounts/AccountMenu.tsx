@@ -24,7 +24,9 @@ export function AccountMenu() {
   return (
     <Menu>
       <MenuButton className="hover:text-accent rounded px-2 py-1">
-        {session.data?.account?.name ?? 'Account'}
+        <span className="inline-block max-w-24 truncate align-bottom sm:max-w-none">
+          {session.data?.account?.name ?? 'Account'}
+        </span>
         <span aria-hidden="true" className="text-soft">
           {' '}
           ▾

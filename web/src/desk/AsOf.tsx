@@ -13,7 +13,7 @@ export function AsOf({ desk, onChange }: { desk: Desk; onChange: (on: string | u
   );
   const today = desk.on === desk.today;
   return (
-    <Popover className="shrink-0">
+    <Popover className={`shrink-0 ${today ? 'max-sm:hidden' : ''}`}>
       <PopoverButton
         className={`flex items-baseline gap-1.5 rounded px-1.5 py-1 ${today ? 'hover:text-accent' : 'bg-accent-wash text-accent'}`}
       >

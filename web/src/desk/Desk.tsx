@@ -277,7 +277,7 @@ export function Desk({ desk, ruler, holder, work }: Props) {
 
       <section
         aria-label="Band ruler"
-        className="border-line flex shrink-0 flex-col gap-1 border-b px-3 pt-1.5"
+        className="border-line flex shrink-0 flex-col gap-1 border-b px-3 pt-1.5 max-sm:pb-1"
       >
         <div className="flex items-start gap-2">
           <BandChips
@@ -289,48 +289,51 @@ export function Desk({ desk, ruler, holder, work }: Props) {
               setManual(band && around(band));
             }}
           />
-          <span className="grow" />
-          <span className="text-second text-soft hidden shrink-0 lg:inline">
-            for{' '}
-            <select
-              aria-label="Whose privileges the ruler shows"
-              className="border-line bg-paper text-ink max-w-48 rounded border px-1"
-              value={holder}
-              onChange={(event) => setParam({ for: event.target.value })}
-            >
-              {desk.holders.map((each) => (
-                <option key={each.name}>{each.name}</option>
-              ))}
-            </select>
-          </span>
-          <div className="hidden shrink-0 md:flex" role="group" aria-label="Zoom">
-            <Button kind="quiet" className="text-second" onClick={() => setManual(undefined)}>
-              Band
-            </Button>
-            <Button
-              kind="quiet"
-              className="text-second"
-              onClick={() => selected && setManual(channelView(selected))}
-            >
-              Channel
-            </Button>
-            <Button kind="quiet" aria-label="Zoom out" onClick={() => zoom(1 / 1.6)}>
-              −
-            </Button>
-            <Button kind="quiet" aria-label="Zoom in" onClick={() => zoom(1.6)}>
-              +
-            </Button>
+          <div className="ml-auto flex shrink-0 items-center gap-2">
+            <span className="text-second text-soft hidden shrink-0 lg:inline">
+              for{' '}
+              <select
+                aria-label="Whose privileges the ruler shows"
+                className="border-line bg-paper text-ink max-w-48 rounded border px-1"
+                value={holder}
+                onChange={(event) => setParam({ for: event.target.value })}
+              >
+                {desk.holders.map((each) => (
+                  <option key={each.name}>{each.name}</option>
+                ))}
+              </select>
+            </span>
+            <div className="hidden shrink-0 md:flex" role="group" aria-label="Zoom">
+              <Button kind="quiet" className="text-second" onClick={() => setManual(undefined)}>
+                Band
+              </Button>
+              <Button
+                kind="quiet"
+                className="text-second"
+                onClick={() => selected && setManual(channelView(selected))}
+              >
+                Channel
+              </Button>
+              <Button kind="quiet" aria-label="Zoom out" onClick={() => zoom(1 / 1.6)}>
+                −
+              </Button>
+              <Button kind="quiet" aria-label="Zoom in" onClick={() => zoom(1.6)}>
+                +
+              </Button>
+            </div>
           </div>
         </div>
-        <Ruler
-          holder={holder}
-          ruler={ruler}
-          slips={slips}
-          selected={selected}
-          view={view}
-          onView={setManual}
-          onSelect={select}
-        />
+        <div className="max-sm:hidden">
+          <Ruler
+            holder={holder}
+            ruler={ruler}
+            slips={slips}
+            selected={selected}
+            view={view}
+            onView={setManual}
+            onSelect={select}
+          />
+        </div>
       </section>
 
       <div className="flex min-h-0 grow">
@@ -429,7 +432,7 @@ export function Desk({ desk, ruler, holder, work }: Props) {
         </main>
         <aside
           aria-label="The entry"
-          className={`border-line bg-paper w-full shrink-0 overflow-y-auto border-l lg:static lg:block lg:w-[400px] ${params.get('entry') ? 'fixed inset-0 z-20 lg:inset-auto lg:z-auto' : 'hidden'}`}
+          className={`border-line bg-paper w-full shrink-0 overflow-y-auto border-l lg:static lg:block lg:w-[400px] xl:w-[430px] ${params.get('entry') ? 'fixed inset-0 z-20 lg:inset-auto lg:z-auto' : 'hidden'}`}
         >
           <Button kind="quiet" className="m-2 lg:hidden" onClick={() => setParam({ entry: undefined })}>
             ← All entries

@@ -47,7 +47,7 @@ export function Dossier({
   const open = opened || touched;
   const cures = numbered(dossier.findings);
   return (
-    <div className="flex flex-col gap-3 p-3">
+    <div className="flex flex-col gap-2 px-3 py-2.5">
       <header className="flex items-baseline justify-between gap-3">
         <h2 className="text-title min-w-0 truncate font-semibold">{slip.fields.name ?? '(no name)'}</h2>
         <button

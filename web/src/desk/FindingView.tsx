@@ -1,10 +1,9 @@
 import type { Cure, Finding, Slip } from '../api/client';
 import { Button } from '../ui/Button';
 import { some } from '../ui/people';
-import { VerdictMark, verdictEdge, verdictText } from '../ui/VerdictMark';
+import { VerdictMark, verdictEdge } from '../ui/VerdictMark';
 import { CureButton } from './CureButton';
 import { EdgeDrawing } from './EdgeDrawing';
-import { once } from './once';
 import { SumView } from './SumView';
 
 interface Props {
@@ -17,20 +16,18 @@ interface Props {
   onDrop?: () => void;
 }
 
-/** One finding: what is, the sum, the source, and what to press. */
+/** One finding: what is, the sum, the source with the rule behind it, and what to press. */
 export function FindingView({ finding, slip, everyone, cures, onCure, onDrop }: Props) {
-  const said = once(finding.title, finding.message);
   return (
     <section
-      className={`border-line bg-sheet rounded border border-l-[3px] px-3 py-2 ${verdictEdge[finding.severity] ?? ''}`}
+      className={`border-line bg-sheet rounded border border-l-[3px] px-3 py-1.5 ${verdictEdge[finding.severity] ?? ''}`}
     >
-      <h3 className="flex items-start gap-2 leading-snug">
-        <span className="mt-[3px]">
+      <h3 className="flex items-start gap-2 text-[15px] leading-tight">
+        <span className="mt-[2px]">
           <VerdictMark verdict={finding.severity} size={14} />
         </span>
         <span>
-          <span className={`font-semibold ${verdictText[finding.severity] ?? ''}`}>{said.title}</span>
-          {said.rest}
+          <span className="font-semibold">{finding.message}</span>
           {finding.holders.length < everyone && (
             <span className="text-soft" title={finding.holders.join(', ')}>
               {' '}
@@ -39,13 +36,9 @@ export function FindingView({ finding, slip, everyone, cures, onCure, onDrop }: 
           )}
         </span>
       </h3>
-      <div className="flex flex-col gap-1.5 pt-1.5 pl-[22px]">
+      <div className="flex flex-col gap-1 pt-1 pl-[22px]">
         {finding.rule === 'edge-overrun' && <EdgeDrawing slip={slip} />}
         {finding.sum.length > 0 && <SumView lines={finding.sum} />}
-        <details className="text-second text-soft">
-          <summary className="marker:text-edge hover:text-accent cursor-pointer">{finding.source}</summary>
-          <p className="py-1">{finding.meaning}</p>
-        </details>
         {finding.advice.map((advice) => (
           <p key={advice} className="text-second">
             {advice}
@@ -58,13 +51,17 @@ export function FindingView({ finding, slip, everyone, cures, onCure, onDrop }: 
             </Button>
           </div>
         )}
-        {cures.length > 0 && (
-          <div className="flex flex-wrap gap-1.5 pb-1">
-            {cures.map(({ cure, key }) => (
-              <CureButton key={cure.label} cure={cure} digit={key} onPress={() => onCure(cure)} />
-            ))}
-          </div>
-        )}
+        <div className="flex flex-wrap items-center gap-x-2 gap-y-1">
+          {cures.map(({ cure, key }) => (
+            <CureButton key={cure.label} cure={cure} digit={key} onPress={() => onCure(cure)} />
+          ))}
+          <details className="text-second text-soft open:basis-full">
+            <summary className="marker:text-edge hover:text-accent cursor-pointer">{finding.source}</summary>
+            <p className="py-1">
+              <span className="font-semibold">{finding.title}.</span> {finding.meaning}
+            </p>
+          </details>
+        </div>
       </div>
     </section>
   );

@@ -1,5 +1,6 @@
 import { useHotkeys } from 'react-hotkeys-hook';
 import { NavLink, useLocation, useNavigate } from 'react-router';
+import { Folded } from '../ui/Folded';
 import { elsewhere } from '../ui/elsewhere';
 import { tab } from '../ui/PageHeader';
 
@@ -27,12 +28,12 @@ export function ListTabs({ list }: { list: number }) {
   useHotkeys(',', () => step(-1), { ...options, delimiter: ';' });
   useHotkeys('r', () => void go(`/lists/${list}/release`), options);
   return (
-    <nav aria-label="The list" className="flex max-w-full flex-wrap">
+    <Folded label="The list" here={pages.find(([to]) => to === here)?.[1] ?? 'Pages'} className="max-w-full">
       {pages.map(([to, label]) => (
         <NavLink key={to} to={to} end className={({ isActive }) => tab(isActive)}>
           {label}
         </NavLink>
       ))}
-    </nav>
+    </Folded>
   );
 }

@@ -34,7 +34,7 @@ interface Props {
 export function ListToolbar(props: Props) {
   const { counts, chosen, search, grouping, searchBox, onToggle, onSearch, onGroup, onAdd } = props;
   return (
-    <div className="border-line flex flex-wrap items-center gap-x-2 gap-y-1 border-b px-3 py-1.5">
+    <div className="border-line flex flex-wrap items-center gap-x-1 gap-y-1 border-b px-2 py-1.5">
       <VerdictFilter counts={counts} chosen={chosen} onChoose={onToggle} />
       <span className="grow" />
       <input
@@ -52,7 +52,7 @@ export function ListToolbar(props: Props) {
           }
         }}
       />
-      <Button kind="quiet" className="text-second" onClick={onGroup}>
+      <Button kind="quiet" className="text-second max-sm:hidden" onClick={onGroup}>
         {GROUPINGS[grouping]}
       </Button>
       {!props.fixed && (

@@ -19,7 +19,7 @@ export function VerdictFilter({ counts, chosen, onChoose }: Props) {
             type="button"
             aria-pressed={on}
             onClick={() => onChoose(verdict)}
-            className={`inline-flex items-center gap-1.5 rounded border px-2 py-0.5 ${on ? 'border-current' : 'hover:border-edge border-transparent'} ${verdictText[verdict] ?? ''}`}
+            className={`inline-flex items-center gap-1.5 rounded border px-2 py-0.5 max-sm:gap-1 max-sm:px-1 ${on ? 'border-current' : 'hover:border-edge border-transparent'} ${verdictText[verdict] ?? ''}`}
           >
             <VerdictMark verdict={verdict} size={14} />
             <span className="font-mono font-semibold">{counts[verdict]}</span>

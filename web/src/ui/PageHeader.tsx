@@ -1,29 +1,32 @@
-import { NavLink } from 'react-router';
+import { NavLink, useLocation } from 'react-router';
 import { AccountMenu } from '../accounts/AccountMenu';
 import { useMay } from '../accounts/rights';
 import { PAGES } from '../pages';
+import { Folded } from './Folded';
 import { Wordmark } from './Wordmark';
 
 /** The way to the pages of a group, and out. */
 export function PageHeader() {
   const sees = useMay('see');
+  const at = useLocation().pathname;
+  const pages = PAGES.flatMap(({ path, header, memberHeader }) => {
+    const label = sees ? header : memberHeader;
+    return label ? [{ path, label }] : [];
+  });
+  const here = pages.find(({ path }) => at === path || at.startsWith(`${path}/`))?.label;
   return (
-    <header className="border-line bg-sheet flex min-h-12 shrink-0 flex-wrap items-center gap-x-5 border-b px-5 print:hidden">
+    <header className="border-line bg-sheet flex min-h-12 shrink-0 flex-wrap items-center gap-x-5 border-b px-5 max-sm:min-h-11 max-sm:gap-x-2 max-sm:px-3 print:hidden">
       <NavLink to="/lists" className="hover:text-accent rounded" aria-label="Wache, to the lists">
         <Wordmark />
       </NavLink>
-      <nav aria-label="Pages" className="flex grow flex-wrap gap-x-1">
-        {PAGES.map(({ path, header, memberHeader }) => {
-          const label = sees ? header : memberHeader;
-          return (
-            label && (
-              <NavLink key={path} to={path} className={({ isActive }) => tab(isActive)}>
-                {label}
-              </NavLink>
-            )
-          );
-        })}
-      </nav>
+      <Folded label="Pages" here={here ?? 'Pages'} className="gap-x-1 sm:grow">
+        {pages.map(({ path, label }) => (
+          <NavLink key={path} to={path} className={({ isActive }) => tab(isActive)}>
+            {label}
+          </NavLink>
+        ))}
+      </Folded>
+      <span className="grow sm:hidden" />
       <AccountMenu />
     </header>
   );

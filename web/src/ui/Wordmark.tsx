@@ -6,7 +6,7 @@ export function Wordmark() {
         <path d="M3.5 2v12M3.5 4h3M3.5 8h6M3.5 12h3" stroke="currentColor" strokeWidth="1.6" fill="none" />
         <circle cx="12" cy="8" r="2.2" className="fill-query" />
       </svg>
-      Wache
+      <span className="max-sm:sr-only">Wache</span>
     </span>
   );
 }

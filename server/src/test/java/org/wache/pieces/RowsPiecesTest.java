@@ -69,21 +69,6 @@ class RowsPiecesTest extends InPieces {
                 .isEqualTo(offered);
     }
 
-    @ParameterizedTest
-    @CsvSource(
-            delimiter = '|',
-            value = {
-                "The power is not given | The power is not given; 2 m allows 1500 W. | The power is not given | ; 2 m allows 1500 W.",
-                "The power is not given | the power is not given. | the power is not given | .",
-                "No tone | No tones are sent. | No tone. | ' No tones are sent.'",
-                "Outside the band | 147.995 MHz reaches over the edge. | Outside the band. | ' 147.995 MHz reaches over the edge.'",
-            })
-    void aFindingDoesNotSayItsTitleTwice(String title, String message, String shown, String rest) {
-        JsonNode said = ask("once.once", "\"" + title + "\"", "\"" + message + "\"");
-        assertThat(said.path("title").asString()).isEqualTo(shown);
-        assertThat(said.path("rest").asString()).isEqualTo(rest);
-    }
-
     @Test
     void bandsStandInTheOrderOfTheSpectrum() {
         assertThat(rows("{}", ALL, "band"))
