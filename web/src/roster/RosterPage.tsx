@@ -10,6 +10,7 @@ import { GroupSelect } from '../ui/GroupSelect';
 import { Notice } from '../ui/Notice';
 import { PageHeader } from '../ui/PageHeader';
 import { CalendarAddress } from './CalendarAddress';
+import { Due } from './Due';
 import { EffectView } from './EffectView';
 import { PartyEditor } from './PartyEditor';
 import { PartyList } from './PartyList';
@@ -96,15 +97,21 @@ export function RosterPage() {
                 onBack={() => choose(undefined)}
               />
             ) : (
-              <p className="text-soft max-w-prose p-6">
-                {roster.data.parties.length === 0
-                  ? 'Nobody is in the roster yet. Take in the people who will carry radios, families with a GMRS licence, and firms with their authorisations: the audit then knows who may key what.'
-                  : 'Choose somebody: licences, dates and teams stand here.'}
-              </p>
+              <Nobody roster={roster.data} onChoose={(id) => choose(String(id))} />
             )}
           </main>
         </div>
       )}
     </div>
+  );
+}
+
+function Nobody({ roster, onChoose }: { roster: Schemas['Roster']; onChoose: (party: number) => void }) {
+  if (roster.parties.length > 0) return <Due roster={roster} onChoose={onChoose} />;
+  return (
+    <p className="text-soft max-w-prose p-6">
+      Nobody is in the roster yet. Take in the people who will carry radios, families with a GMRS licence, and
+      firms with their authorisations: the audit then knows who may key what.
+    </p>
   );
 }

@@ -230,6 +230,34 @@ class FormsPiecesTest extends InPieces {
                 .isEqualTo("ended");
     }
 
+    private static String holder(String name, String... licences) {
+        return "{\"name\": %s, \"licences\": [%s]}".formatted(text(name), String.join(",", licences));
+    }
+
+    private static String licence(String service, String expires) {
+        return "{\"service\": %s, \"expires\": %s}".formatted(text(service), expires == null ? "null" : text(expires));
+    }
+
+    @Test
+    void whatEndsFirstStandsFirstAndARenewedLicenceIsNotDue() {
+        String parties = "["
+                + String.join(
+                        ",",
+                        holder("Never", licence("amateur", null)),
+                        holder("Zoe", licence("amateur", "2026-04-10")),
+                        holder("Amos", licence("amateur", "2026-04-10"), licence("gmrs", "2026-03-31")),
+                        holder("Renewed", licence("gmrs", "2026-03-01"), licence("gmrs", "2036-03-01")),
+                        holder("For ever", licence("land-mobile", "2026-03-01"), licence("land-mobile", null)),
+                        holder("Nobody"))
+                + "]";
+        assertThat(ask("licences.endings", parties, text("2026-04-01"))
+                        .valueStream()
+                        .map(each -> each.path("party").path("name").asString() + " "
+                                + each.path("licence").path("service").asString() + " "
+                                + each.path("left").asInt()))
+                .containsExactly("Amos gmrs -1", "Amos amateur 9", "Zoe amateur 9", "Renewed gmrs 3622");
+    }
+
     @Test
     void aNewLicenceBeginsWithWhatMostBeginWith() {
         assertThat(ask(
