@@ -38,6 +38,9 @@ class DeskBrowserTest extends InBrowser {
     private void take(String csv) {
         page.getByLabel("List file")
                 .setInputFiles(new FilePayload("my list.csv", "text/csv", csv.getBytes(StandardCharsets.UTF_8)));
+        page.getByLabel("Carried by").selectOption("");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Take \\d+ entr")))
+                .click();
         assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("my list")))
                 .isVisible();
     }
