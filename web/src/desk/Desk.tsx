@@ -447,8 +447,14 @@ export function Desk({ desk, ruler, holder, work }: Props) {
               opened={fieldsOpen}
               onOpen={setFieldsOpen}
               onType={(key, text) => type(saved, key, text)}
-              onSave={() => void save()}
-              onDrop={() => drafts.drop(saved.id)}
+              onSave={() => {
+                setFieldsOpen(true); // they do not close under the hand
+                void save();
+              }}
+              onDrop={() => {
+                setFieldsOpen(true);
+                drafts.drop(saved.id);
+              }}
               onCure={(chosenCure) => void cure(saved, chosenCure)}
               onRemove={work.fixed ? undefined : remove}
               onAdd={(label, fields) => void addEntries(label.toLowerCase(), [fields])}

@@ -21,7 +21,7 @@ export function Folded({
   const [openAt, setOpenAt] = useState<string>();
   const open = openAt === at;
   return (
-    <>
+    <nav aria-label={label} className={`max-sm:contents ${className}`}>
       <button
         type="button"
         aria-expanded={open}
@@ -35,12 +35,11 @@ export function Folded({
           ▾
         </span>
       </button>
-      <nav
-        aria-label={label}
-        className={`flex flex-wrap ${open ? 'max-sm:order-last max-sm:basis-full' : 'max-sm:hidden'} ${className}`}
+      <div
+        className={`flex flex-wrap gap-x-1 ${open ? 'max-sm:order-last max-sm:basis-full' : 'max-sm:hidden'}`}
       >
         {children}
-      </nav>
-    </>
+      </div>
+    </nav>
   );
 }

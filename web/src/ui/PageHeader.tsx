@@ -19,7 +19,7 @@ export function PageHeader() {
       <NavLink to="/lists" className="hover:text-accent rounded" aria-label="Wache, to the lists">
         <Wordmark />
       </NavLink>
-      <Folded label="Pages" here={here ?? 'Pages'} className="gap-x-1 sm:grow">
+      <Folded label="Pages" here={here ?? 'Pages'} className="sm:grow">
         {pages.map(({ path, label }) => (
           <NavLink key={path} to={path} className={({ isActive }) => tab(isActive)}>
             {label}
