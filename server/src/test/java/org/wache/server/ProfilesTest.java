@@ -434,7 +434,7 @@ class ProfilesTest {
                         .asString()))
                 .as("the bands that the radio transmits on, and no others")
                 .contains("75 m", "15 m")
-                .doesNotContain("2 m", "70 cm", "13 cm");
+                .doesNotContain("1.25 m", "70 cm", "13 cm");
         assertThat(who.get("/api/units/" + unit + "/edges?class=general&send=").statusCode())
                 .as("what nobody sends may be sent nowhere, which would hold every slot")
                 .isEqualTo(422);
