@@ -18,6 +18,7 @@ import { useDrafts } from '../src/desk/useDrafts';
 import * as fit from '../src/fit/asMatrix';
 import * as intake from '../src/intake/words';
 import * as digitalWords from '../src/lists/digital';
+import * as lists from '../src/lists/arranged';
 import * as changes from '../src/lists/changes';
 import { useListChanges } from '../src/lists/useListChanges';
 import * as matrix from '../src/matrix/cells';
@@ -25,6 +26,8 @@ import * as models from '../src/radios/modelBody';
 import * as radios from '../src/radios/state';
 import * as licences from '../src/roster/time';
 import * as roster from '../src/roster/drafts';
+import * as labels from '../src/ruler/labels';
+import * as steps from '../src/ruler/steps';
 import { useAxis } from '../src/ruler/useAxis';
 import * as view from '../src/ruler/view';
 import * as profiles from '../src/settings/profileDraft';
@@ -48,12 +51,15 @@ const pieces: Record<string, Record<string, unknown>> = {
     numbered: (findings: client.Finding[]) =>
       [...cures.numbered(findings).values()].map((of) => of.map(({ key, cure }) => `${key} ${cure.label}`)),
   },
-  dates: { ...dates },
+  dates: { ...dates, latelyAt: (at: string, now: string) => dates.lately(at, new Date(now)) },
   fit: { ...fit },
   follow: { ...follow },
   fresh: { changes: fresh.changes, altersRulebooks: fresh.altersRulebooks },
   intake: { ...intake },
   licences: { ...licences },
+  labels: { standing: (wanted: labels.Wanted[], room: number) => [...labels.standing(wanted, room)] },
+  lists: { ...lists },
+  steps: { ...steps },
   matrix: { ...matrix },
   megahertz: { ...megahertz },
   profiles: { ...profiles },

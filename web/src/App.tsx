@@ -1,4 +1,4 @@
-import { lazy, type ReactElement, Suspense } from 'react';
+import { type ComponentType, lazy, type ReactElement, Suspense } from 'react';
 import { Navigate, Route, Routes } from 'react-router';
 import { FirstAccount } from './accounts/FirstAccount';
 import { SignIn } from './accounts/SignIn';
@@ -6,40 +6,43 @@ import { useGroup } from './accounts/group';
 import { useSession } from './accounts/session';
 import { usePulse } from './api/fresh';
 import { Skip } from './ui/Skip';
-import { BenchPage } from './bench/BenchPage';
-import { OwnCardPage } from './card/OwnCardPage';
-import { DeskPage } from './desk/DeskPage';
-import { FitPage } from './fit/FitPage';
-import { IntakePage } from './intake/IntakePage';
-import { OwnRadioPage } from './keypad/OwnRadioPage';
-import { PaperPage } from './keypad/PaperPage';
-import { TrainerPage } from './keypad/TrainerPage';
 import { ListsPage } from './lists/ListsPage';
-import { MatrixPage } from './matrix/MatrixPage';
-import { PlanPage } from './plans/PlanPage';
-import { ByHandPage } from './radios/ByHandPage';
-import { RadiosPage } from './radios/RadiosPage';
-import { RosterPage } from './roster/RosterPage';
-import { RulebookPage } from './rulebooks/RulebookPage';
-import { AccountPage } from './accounts/AccountPage';
-import { LogPage } from './log/LogPage';
-import { InstallationPage } from './people/InstallationPage';
-import { InvitationPage } from './people/InvitationPage';
-import { PasswordPage } from './people/PasswordPage';
-import { PeoplePage } from './people/PeoplePage';
-import { GatePage } from './releases/GatePage';
-import { ReleasePage } from './releases/ReleasePage';
-import { ReleasesPage } from './releases/ReleasesPage';
-import { SitePage } from './site/SitePage';
-import { StationsPage } from './stations/StationsPage';
-import { AbroadPage } from './abroad/AbroadPage';
-import { AdditionsPage } from './additions/AdditionsPage';
-import { VersionsPage } from './versions/VersionsPage';
 import { PAGES, routed } from './pages';
 import { Fault } from './ui/Fault';
 import { Notice } from './ui/Notice';
 
-// The map's outlines are a third of the application; they come when a place is looked at.
+/** A page that comes when it is looked at: the first one is there sooner. */
+const page = <Name extends string>(load: () => Promise<Record<Name, ComponentType>>, name: Name) =>
+  lazy(async () => ({ default: (await load())[name] }));
+
+const AbroadPage = page(() => import('./abroad/AbroadPage'), 'AbroadPage');
+const AccountPage = page(() => import('./accounts/AccountPage'), 'AccountPage');
+const AdditionsPage = page(() => import('./additions/AdditionsPage'), 'AdditionsPage');
+const BenchPage = page(() => import('./bench/BenchPage'), 'BenchPage');
+const OwnCardPage = page(() => import('./card/OwnCardPage'), 'OwnCardPage');
+const DeskPage = page(() => import('./desk/DeskPage'), 'DeskPage');
+const FitPage = page(() => import('./fit/FitPage'), 'FitPage');
+const IntakePage = page(() => import('./intake/IntakePage'), 'IntakePage');
+const OwnRadioPage = page(() => import('./keypad/OwnRadioPage'), 'OwnRadioPage');
+const PaperPage = page(() => import('./keypad/PaperPage'), 'PaperPage');
+const TrainerPage = page(() => import('./keypad/TrainerPage'), 'TrainerPage');
+const LogPage = page(() => import('./log/LogPage'), 'LogPage');
+const MatrixPage = page(() => import('./matrix/MatrixPage'), 'MatrixPage');
+const InstallationPage = page(() => import('./people/InstallationPage'), 'InstallationPage');
+const InvitationPage = page(() => import('./people/InvitationPage'), 'InvitationPage');
+const PasswordPage = page(() => import('./people/PasswordPage'), 'PasswordPage');
+const PeoplePage = page(() => import('./people/PeoplePage'), 'PeoplePage');
+const PlanPage = page(() => import('./plans/PlanPage'), 'PlanPage');
+const ByHandPage = page(() => import('./radios/ByHandPage'), 'ByHandPage');
+const RadiosPage = page(() => import('./radios/RadiosPage'), 'RadiosPage');
+const GatePage = page(() => import('./releases/GatePage'), 'GatePage');
+const ReleasePage = page(() => import('./releases/ReleasePage'), 'ReleasePage');
+const ReleasesPage = page(() => import('./releases/ReleasesPage'), 'ReleasesPage');
+const RosterPage = page(() => import('./roster/RosterPage'), 'RosterPage');
+const RulebookPage = page(() => import('./rulebooks/RulebookPage'), 'RulebookPage');
+const SitePage = page(() => import('./site/SitePage'), 'SitePage');
+const StationsPage = page(() => import('./stations/StationsPage'), 'StationsPage');
+const VersionsPage = page(() => import('./versions/VersionsPage'), 'VersionsPage');
 const PlacePage = lazy(() => import('./places/PlacePage'));
 
 /** What is shown at each address of the table of pages. */

@@ -1,7 +1,7 @@
-import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react';
 import { useMutation } from '@tanstack/react-query';
 import { api, data } from '../api/client';
 import { useCaughtUp } from '../api/fresh';
+import { PopMenu } from '../ui/PopMenu';
 
 const FAULTS: [string, string, number][] = [
   ['cable-out', 'Pull the cable out now', 0],
@@ -33,38 +33,19 @@ export function FaultMenu({ unit, label, fault }: { unit: number; label: string;
       ),
     onSettled: caughtUp,
   });
-  const item = 'data-focus:bg-accent-wash block w-full px-3 py-1 text-left';
   return (
-    <Menu>
-      <MenuButton
-        aria-label={`Simulated radio ${label}`}
-        className={`text-second rounded border border-transparent px-1.5 hover:border-current ${fault ? 'text-query' : 'text-soft'}`}
-      >
-        {fault ? `simulated: ${WORDS[fault]}` : 'simulated'}
-      </MenuButton>
-      <MenuItems
-        anchor="bottom end"
-        className="border-edge bg-sheet text-second z-30 rounded border py-1 shadow-lg focus:outline-none"
-      >
-        {fault && (
-          <MenuItem>
-            <button
-              type="button"
-              className={`${item} font-semibold`}
-              onClick={() => change.mutate(['none', 0])}
-            >
-              Mend it
-            </button>
-          </MenuItem>
-        )}
-        {FAULTS.map(([what, words, after]) => (
-          <MenuItem key={words}>
-            <button type="button" className={item} onClick={() => change.mutate([what, after])}>
-              {words}
-            </button>
-          </MenuItem>
-        ))}
-      </MenuItems>
-    </Menu>
+    <PopMenu
+      button={fault ? `simulated: ${WORDS[fault]}` : 'simulated'}
+      label={`Simulated radio ${label}`}
+      className={`text-second rounded border border-transparent px-1.5 hover:border-current ${fault ? 'text-query' : 'text-soft'}`}
+      width="text-second"
+      choices={[
+        ...(fault ? [{ words: 'Clear the fault', onChoose: () => change.mutate(['none', 0]) }] : []),
+        ...FAULTS.map(([what, words, after]) => ({
+          words,
+          onChoose: () => change.mutate([what, after]),
+        })),
+      ]}
+    />
   );
 }

@@ -1,5 +1,5 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState, type ClipboardEvent, type KeyboardEvent } from 'react';
+import { useRef, useState, type ClipboardEvent, type KeyboardEvent } from 'react';
 import { api, data, type Schemas, Server } from '../api/client';
 import { Button } from '../ui/Button';
 import { INPUT } from '../ui/Field';
@@ -14,8 +14,8 @@ interface Props {
   version: number;
   /** What stands in it at first, such as a row that was kept aside. */
   initial?: string;
-  /** Adds entries; false when they were not saved. */
-  onAdd: (label: string, entries: Record<string, string>[]) => Promise<boolean>;
+  /** Adds entries; false when they were not saved. What could not be understood is left in the bar: so many lines. */
+  onAdd: (label: string, entries: Record<string, string>[], left: number) => Promise<boolean>;
   onTable?: (text: string) => void;
   /** Whether what is no entry can be kept beside the list; not where it comes from there. */
   keepsAside?: boolean;
@@ -42,6 +42,8 @@ export function AddBar({
   const queries = useQueryClient();
   const [text, setText] = useState(initial);
   const [chosen, setChosen] = useState<number>(0);
+  /** Whether what stands there is on its way: pressed twice, it is added once. */
+  const adding = useRef(false);
   const lines = text.split('\n').filter((line) => line.trim() !== '');
   const many = text.includes('\n');
   const question = Server.queryOptions(
@@ -68,21 +70,24 @@ export function AddBar({
     (chosen > 0 && !several ? line.others[chosen - 1]?.fields : undefined) ?? line.fields;
   const add = async () => {
     // Enter may come before the answer: then it is waited for, and nothing is added unseen that is no entry.
-    if (!asked) return;
+    if (!asked || adding.current) return;
+    adding.current = true;
+    await added(text).finally(() => (adding.current = false));
+  };
+  const added = async (typed: string) => {
     const understood = current ?? (await queries.fetchQuery(question).catch(() => []));
     const good = understood.filter((line) => line.problem === null);
     if (good.length === 0) return;
     const entries = good.map(fieldsOf);
     const label =
       entries.length === 1 ? `adding ${entries[0]?.name ?? 'an entry'}` : `adding ${entries.length} entries`;
-    if (await onAdd(label, entries)) {
-      // What could not be understood stays to be mended.
-      type(
-        understood
-          .filter((line) => line.problem !== null)
-          .map((line) => line.line)
-          .join('\n'),
+    if (await onAdd(label, entries, understood.length - good.length)) {
+      // What could not be understood stays to be mended, and so does what was typed meanwhile.
+      const rest = understood.filter((line) => line.problem !== null).map((line) => line.line);
+      setText((now) =>
+        [...rest, now.startsWith(typed) ? now.slice(typed.length) : now].filter(Boolean).join('\n'),
       );
+      setChosen(0);
     }
   };
   const keep = useMutation({
@@ -158,10 +163,7 @@ export function AddBar({
         )}
         {bad.length > 0 && keepsAside && (
           <p className="text-second flex flex-wrap items-center gap-x-3 pt-1.5">
-            <span>
-              {bad.length === 1 ? 'One line is' : `${bad.length} lines are`} not yet an entry: write{' '}
-              {bad.length === 1 ? 'it' : 'them'} otherwise, or
-            </span>
+            <span>Write {bad.length === 1 ? 'it' : 'them'} otherwise, or</span>
             <Button className="text-second" disabled={keep.isPending} onClick={() => keep.mutate(bad)}>
               Keep {bad.length === 1 ? 'it' : 'them'} beside the list
             </Button>

@@ -77,9 +77,10 @@ export function AsideRows({ list, version, onAdd }: Props) {
                       list={list}
                       version={version}
                       initial={row.cells.filter((cell) => cell.trim()).join(' ')}
-                      onAdd={async (label, entries) => {
+                      onAdd={async (label, entries, left) => {
                         const added = await onAdd(label, entries);
-                        if (added) await settle([row.id]);
+                        // A row of which something is left is not done with.
+                        if (added && left === 0) await settle([row.id]);
                         return added;
                       }}
                       onClose={() => setMending(undefined)}

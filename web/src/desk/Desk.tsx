@@ -1,6 +1,7 @@
 import { keepPreviousData } from '@tanstack/react-query';
 import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { flushSync } from 'react-dom';
+import { Archived } from '../lists/Archived';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { api, data, type Change, type Cure, type Schemas, type Slip, Server } from '../api/client';
 import { Directory } from '../directory/Directory';
@@ -11,6 +12,7 @@ import { type Tool } from '../tools/ToolMenu';
 import { Tools } from '../tools/Tools';
 import { BandChips } from '../ruler/BandChips';
 import { Ruler } from '../ruler/Ruler';
+import { next } from '../ruler/steps';
 import { around, bandAt, channelView, holds, home, panned, type View, viewOf, zoomed } from '../ruler/view';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
@@ -30,7 +32,7 @@ import { ListToolbar, NEXT } from './ListToolbar';
 import { type Grouping, rows } from './rows';
 import { SlipList } from './SlipList';
 import { Unsaved } from './Unsaved';
-import { follows } from './follow';
+import { follows, hertzOf, megahertz } from './follow';
 import { useDrafts } from './useDrafts';
 import { edit } from '../lists/changes';
 import type { DeskSeen, useDesk } from './useDesk';
@@ -58,6 +60,8 @@ export function Desk({ desk, ruler, holder, work }: Props) {
   const [manual, setManual] = useState<View>();
   const drafts = useDrafts(desk.id);
   const [fieldsOpen, setFieldsOpen] = useState(false);
+  /** The entry that was moved on the ruler, or by its keys. */
+  const [moving, setMoving] = useState<number>();
   const [keys, setKeys] = useState(false);
   const [cureAll, setCureAll] = useState(false);
   const [adding, setAdding] = useState(false);
@@ -179,6 +183,19 @@ export function Desk({ desk, ruler, holder, work }: Props) {
     const follow = key === 'rxMhz' ? follows(slip, text) : undefined;
     drafts.type(slip, follow === undefined ? { [key]: text } : { [key]: text, txMhz: follow });
   };
+  const houseKhz = desk.settings.twoMetreRasterKhz;
+  const isMoved = moving !== undefined && moving === draftOf && isMove(draft);
+  const moveTo = (slip: Slip, hears: number) => {
+    const before = desk.slips.find((each) => each.id === slip.id);
+    if (!before || work.fixed) return;
+    setMoving(slip.id);
+    if (hears === hertzOf(before.fields.rxMhz ?? '')) drafts.drop(slip.id);
+    else type(before, 'rxMhz', megahertz(hears));
+  };
+  const nudge = (direction: 1 | -1) => {
+    const now = selected && (hertzOf(draft.rxMhz ?? '') ?? selected.rxHz);
+    if (selected && now) moveTo(selected, next(ruler, now, direction, houseKhz));
+  };
   const { reload } = work;
   const takeTheirs = useCallback(() => void reload(), [reload]);
   const toggle = (verdict: string) => {
@@ -236,7 +253,10 @@ export function Desk({ desk, ruler, holder, work }: Props) {
   useDeskKeys({
     step,
     cure: cureByKey,
-    edit: editEntry,
+    // What was moved is saved where it stands; its fields are opened by their own key.
+    edit: (key) => (isMoved && key === 'Enter' ? void save() : editEntry()),
+    nudge,
+    putBack: () => isMoved && saved && drafts.drop(saved.id),
     undo: () => void work.undo(),
     redo: () => void work.redo(),
     toggle,
@@ -332,6 +352,11 @@ export function Desk({ desk, ruler, holder, work }: Props) {
             view={view}
             onView={setManual}
             onSelect={select}
+            houseKhz={houseKhz}
+            moved={isMoved ? hertzOf(draft.rxMhz ?? '') : undefined}
+            onHold={() => setManual(view)}
+            onMove={work.fixed ? undefined : moveTo}
+            onLetGo={() => page.current?.querySelector<HTMLElement>('[data-moved]')?.focus()}
           />
         </div>
       </section>
@@ -367,6 +392,7 @@ export function Desk({ desk, ruler, holder, work }: Props) {
               )}
             </p>
           )}
+          <Archived list={desk} />
           {!work.fixed && nobody(desk.choice) && desk.slips.length > 0 && (
             <p className="border-line bg-accent-wash flex flex-wrap items-center gap-x-3 gap-y-1 border-b px-3 py-1.5">
               <span className="grow">
@@ -445,14 +471,15 @@ export function Desk({ desk, ruler, holder, work }: Props) {
               draft={draft}
               problem={trial.error?.message}
               opened={fieldsOpen}
+              moved={isMoved}
               onOpen={setFieldsOpen}
               onType={(key, text) => type(saved, key, text)}
               onSave={() => {
-                setFieldsOpen(true); // they do not close under the hand
+                if (!isMoved) setFieldsOpen(true); // they do not close under the hand
                 void save();
               }}
               onDrop={() => {
-                setFieldsOpen(true);
+                if (!isMoved) setFieldsOpen(true);
                 drafts.drop(saved.id);
               }}
               onCure={(chosenCure) => void cure(saved, chosenCure)}
@@ -528,6 +555,10 @@ export function Desk({ desk, ruler, holder, work }: Props) {
     </div>
   );
 }
+
+/** Whether nothing but where an entry hears and talks was changed. */
+const isMove = (draft: Readonly<Record<string, string>>) =>
+  Object.keys(draft).every((key) => key === 'rxMhz' || key === 'txMhz');
 
 const NONE: ReadonlyMap<number, string> = new Map();
 

@@ -1,5 +1,6 @@
 import type { Cure, Dossier as DossierData } from '../api/client';
 import { inWords } from '../intake/words';
+import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
 import { some } from '../ui/people';
 import { VerdictMark, VerdictWord, verdictWord } from '../ui/VerdictMark';
@@ -16,6 +17,8 @@ interface Props {
   problem?: string;
   /** Whether its fields are open: the verdict comes first, and what is typed under it does not move. */
   opened: boolean;
+  /** Whether it was moved to another frequency and nothing else is typed: then a line tells of it, and no form. */
+  moved: boolean;
   onOpen: (open: boolean) => void;
   onType: (key: string, text: string) => void;
   onSave: () => void;
@@ -34,6 +37,7 @@ export function Dossier({
   draft,
   problem,
   opened,
+  moved,
   onOpen,
   onType,
   onSave,
@@ -44,7 +48,7 @@ export function Dossier({
 }: Props) {
   const { slip } = dossier;
   const touched = Object.keys(draft).length > 0;
-  const open = opened || touched;
+  const open = opened || (touched && !moved);
   const cures = numbered(dossier.findings);
   return (
     <div className="flex flex-col gap-2 px-3 py-2.5">
@@ -53,7 +57,7 @@ export function Dossier({
         <button
           type="button"
           aria-expanded={open}
-          disabled={touched}
+          disabled={touched && !moved}
           onClick={() => onOpen(!open)}
           className="text-second text-accent disabled:text-soft min-h-6 shrink-0 grow text-left underline-offset-2 not-disabled:hover:underline"
         >
@@ -75,7 +79,20 @@ export function Dossier({
           onDrop={onDrop}
         />
       ) : (
-        <p className="text-second">{inWords(saved)}</p>
+        <p className="text-second">{inWords({ ...saved, ...draft })}</p>
+      )}
+      {touched && !open && (
+        <div className="border-accent bg-accent-wash flex flex-wrap items-center gap-2 rounded border px-2 py-1">
+          <span className="grow">
+            Moved from <span className="font-mono">{saved.rxMhz}</span>.
+          </span>
+          <Button kind="strong" className="text-second" data-moved onClick={onSave}>
+            Save ↵
+          </Button>
+          <Button kind="quiet" className="text-second" onClick={onDrop}>
+            Put it back <kbd className="font-mono text-[12px]">Esc</kbd>
+          </Button>
+        </div>
       )}
       {problem && <Notice message={problem} />}
       {dossier.findings.map((finding) => (

@@ -37,7 +37,7 @@ export function EntryFields({ rulebook, fields, draft, fixed, onType, onSave, on
   return (
     <form
       aria-label="Entry"
-      className="grid grid-cols-4 gap-x-2 gap-y-1.5"
+      className="grid grid-cols-3 gap-x-2 gap-y-1.5"
       onSubmit={(event) => {
         event.preventDefault();
         if (odd === undefined) onSave();
@@ -71,7 +71,7 @@ export function EntryFields({ rulebook, fields, draft, fixed, onType, onSave, on
         </label>
       ))}
       {touched && (
-        <div className="col-span-4 flex flex-wrap items-center gap-2 pt-0.5">
+        <div className="col-span-3 flex flex-wrap items-center gap-2 pt-0.5">
           <Button
             kind="strong"
             type={odd === undefined ? 'submit' : 'button'}

@@ -15,6 +15,7 @@ const KEYS: [string, string][] = [
   ['/', 'search'],
   ['g', 'group by verdict, by band, or as in the list'],
   ['+ −', 'zoom the ruler'],
+  ['Shift ← →', 'move the entry to the next channel; Enter saves, Esc puts it back'],
   ['[ ]', 'pan the ruler'],
   ['0', 'the whole band'],
   ['f and p', 'on the page Lists: choose a file, paste a list'],

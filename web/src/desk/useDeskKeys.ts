@@ -5,7 +5,10 @@ import { elsewhere } from '../ui/elsewhere';
 interface Actions {
   step: (by: number) => void;
   cure: (digit: number) => void;
-  edit: () => void;
+  edit: (key: string) => void;
+  /** Moves the entry to the next channel of its raster, up or down. */
+  nudge: (direction: 1 | -1) => void;
+  putBack: () => void;
   undo: () => void;
   redo: () => void;
   toggle: (verdict: string) => void;
@@ -40,8 +43,11 @@ export function useDeskKeys(act: Actions) {
   useKeysHere('e, enter', (event) => {
     if (event.key === 'Enter' && !(event.target as HTMLElement).matches('[data-entry], body')) return;
     event.preventDefault();
-    act.edit();
+    act.edit(event.key);
   });
+  useKeysHere('shift+right', () => act.nudge(1), { preventDefault: true });
+  useKeysHere('shift+left', () => act.nudge(-1), { preventDefault: true });
+  useKeysHere('escape', act.putBack);
   useKeysHere('mod+z', act.undo, { preventDefault: true });
   useKeysHere('mod+shift+z, mod+y', act.redo, { preventDefault: true });
   useKeysHere('h', () => act.toggle('hold'));

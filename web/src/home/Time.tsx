@@ -50,8 +50,8 @@ function ChangedList({ list, edition }: { list: Schemas['ListEffect']; edition: 
       </h2>
       <ul className="text-second flex flex-col gap-0.5 py-1.5">
         {list.changed.slice(0, 5).map((entry) => (
-          <li key={entry.entry} className="flex items-baseline gap-x-2 max-sm:flex-wrap">
-            <span className="inline-flex w-40 shrink-0 items-center gap-1">
+          <li key={entry.entry} className="flex flex-wrap items-baseline gap-x-2">
+            <span className="inline-flex shrink-0 items-center gap-1">
               <VerdictMark verdict={entry.before} size={11} /> {verdictWord(entry.before)} →{' '}
               <VerdictMark verdict={entry.after} size={11} /> {verdictWord(entry.after)}
             </span>
@@ -61,7 +61,7 @@ function ChangedList({ list, edition }: { list: Schemas['ListEffect']; edition: 
             >
               {entry.name}
             </Link>
-            <span className="text-soft min-w-0 truncate max-sm:whitespace-normal">{entry.why}</span>
+            <span className="text-soft min-w-0">{entry.why}</span>
           </li>
         ))}
       </ul>
@@ -81,10 +81,10 @@ function Ending({ licences }: { licences: Schemas['EndingLicence'][] }) {
           <li key={`${each.party} ${each.callSign} ${each.service}`}>
             <Link
               to={`/roster?party=${each.party}`}
-              className={`hover:bg-accent-wash flex flex-wrap items-baseline gap-x-4 border-l-[3px] px-4 py-1.5 ${each.days < 0 ? 'border-l-hold' : 'border-l-query'}`}
+              className={`hover:bg-accent-wash block border-l-[3px] px-3 py-1.5 ${each.days < 0 ? 'border-l-hold' : 'border-l-query'}`}
             >
-              <span className="w-56 truncate font-semibold">{each.name}</span>
-              <span className="grow">
+              <span className="block font-semibold">{each.name}</span>
+              <span className="block">
                 {each.licenceClass
                   ? each.licenceClass.replace(/^./, (first) => first.toUpperCase())
                   : each.service}{' '}

@@ -14,16 +14,16 @@ export function Todo({ group }: { group: number }) {
           <li key={each.subject + each.words}>
             <Link
               to={each.to}
-              className={`hover:bg-accent-wash group flex items-baseline gap-3 border-l-[3px] px-4 py-2 max-sm:flex-wrap ${verdictEdge[each.weight] ?? ''}`}
+              className={`hover:bg-accent-wash group flex items-start gap-2.5 border-l-[3px] px-3 py-2 ${verdictEdge[each.weight] ?? ''}`}
             >
-              <span className="self-center">
+              <span className="pt-1">
                 <VerdictMark verdict={each.weight} size={14} />
               </span>
               <span className="min-w-0 grow">
-                <span className="font-semibold">{each.subject}</span> {each.words}
-              </span>
-              <span className="text-accent shrink-0 underline-offset-2 group-hover:underline">
-                {each.press}
+                <span className="font-semibold">{each.subject}</span> {each.words}{' '}
+                <span className="text-accent whitespace-nowrap underline-offset-2 group-hover:underline">
+                  {each.press} ›
+                </span>
               </span>
             </Link>
           </li>

@@ -83,20 +83,26 @@ export function BringIn({
           setOver(false);
           take(event.dataTransfer.files);
         }}
-        className={`flex flex-wrap items-center gap-x-3 gap-y-2 rounded border border-dashed px-4 py-4 ${over ? 'border-accent bg-accent-wash' : 'border-edge'}`}
+        className={`flex flex-wrap items-center gap-x-3 gap-y-2 rounded border border-dashed px-4 py-3 ${over ? 'border-accent bg-accent-wash' : 'border-edge'}`}
       >
         <Button kind="strong" disabled={busy} onClick={() => input.current?.click()}>
-          Choose a file
+          Choose a file{' '}
+          <kbd aria-hidden="true" className="font-mono text-[12px] opacity-75">
+            f
+          </kbd>
         </Button>
         <Button disabled={busy} aria-expanded={pasting} onClick={() => setPasting((old) => !old)}>
-          Paste lines or a table
+          Paste lines or a table{' '}
+          <kbd aria-hidden="true" className="text-soft font-mono text-[12px]">
+            p
+          </kbd>
         </Button>
         <span className="text-soft">
           {busy
             ? sent.share < 1
               ? `Sending ${sent.name}: ${Math.round(sent.share * 100)} %`
               : `Reading ${sent.name} …`
-            : 'or drop it here (keys: f and p): any table as XLSX, XLS, ODS, CSV, TSV or text, or a list as JSON; up to 20 MB'}
+            : 'or drop a file here: XLSX, XLS, ODS, CSV, TSV, text or JSON'}
         </span>
         {busy && <progress className="accent-accent h-1.5 w-full" value={sent.share} max={1} />}
         <input

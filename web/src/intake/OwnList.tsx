@@ -6,8 +6,8 @@ import { TakeBar } from './TakeBar';
 export function OwnList({ brought }: { brought: BroughtIn }) {
   const destination = useDestination(brought);
   return (
-    <main className="flex min-h-0 grow flex-col">
-      <header className="grow px-5 pt-4 pb-3">
+    <main className="min-h-0 grow overflow-y-auto">
+      <header className="px-5 pt-4 pb-3">
         <h1 className="text-title font-semibold">Who carries it?</h1>
         <p className="text-soft max-w-prose">
           {brought.name} is a list in Wache’s own format: its {brought.entries}{' '}

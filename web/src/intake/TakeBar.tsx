@@ -38,7 +38,7 @@ export function TakeBar({ brought, destination, sheet, mapping, entries, note }:
   });
   const own = (lists.data ?? []).filter((each) => each.parent === null);
   return (
-    <footer className="border-line bg-sheet flex flex-wrap items-end gap-x-4 gap-y-2 border-t px-5 py-3">
+    <footer className="border-line bg-sheet flex flex-wrap items-end gap-x-4 gap-y-2 border-y px-5 py-3">
       <Choice
         label="Take them into"
         value={into === null ? '' : String(into)}

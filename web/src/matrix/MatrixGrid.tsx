@@ -116,7 +116,7 @@ export function MatrixGrid({
             <span className="w-36">Entry</span>
             {!narrow && (
               <>
-                <span className="w-24 text-right">Talks on, MHz</span>
+                <span className="w-24 text-right">Talks (TX), MHz</span>
                 <span className="pl-4">{decided.length > 0 && 'Decided by'}</span>
               </>
             )}

@@ -75,8 +75,8 @@ export const LINES: Line[] = [
     show: (value) => (value === undefined ? '' : (value as string[]).length === 0 ? 'nothing' : list(value)),
     make: (typed) => (typed.trim() === '' ? undefined : typed.trim() === 'nothing' ? [] : items(typed)),
   },
-  { key: 'transmit', label: 'Talks on, MHz', hint: '144–148, 420–450', show: spans, make: toSpans },
-  { key: 'receive', label: 'Hears, MHz', hint: '136–174, 400–480', show: spans, make: toSpans },
+  { key: 'transmit', label: 'Talks on (TX), MHz', hint: '144–148, 420–450', show: spans, make: toSpans },
+  { key: 'receive', label: 'Hears (RX), MHz', hint: '136–174, 400–480', show: spans, make: toSpans },
   {
     key: 'lockModes',
     label: 'Lock settings',

@@ -41,8 +41,8 @@ export function NamesView({ rulebook }: { rulebook: string }) {
         <table className="w-full text-left">
           <thead className="text-second text-soft">
             <tr className="align-bottom">
-              <th className="font-normal">Hears, MHz</th>
-              <th className="font-normal">Talks on, MHz</th>
+              <th className="font-normal">Hears (RX), MHz</th>
+              <th className="font-normal">Talks on (TX), MHz</th>
               {names.data.schemes.map((scheme) => (
                 <th key={scheme.id} className="font-normal" title={scheme.words}>
                   {scheme.title}

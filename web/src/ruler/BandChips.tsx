@@ -35,15 +35,46 @@ export function BandChips({ bands, slips, current, onChoose }: Props) {
             aria-pressed={name === current}
             ref={name === current ? intoSight : undefined}
             onClick={() => worst && onChoose(worst, band)}
-            className={`text-second flex shrink-0 items-center gap-1 rounded-full border px-2 py-px whitespace-nowrap ${name === current ? 'border-accent bg-accent-wash text-accent font-semibold' : 'border-line hover:border-edge'}`}
+            className={`text-second relative flex shrink-0 items-center gap-1 rounded border px-2 pt-px pb-[7px] whitespace-nowrap ${name === current ? 'border-accent bg-accent-wash text-accent font-semibold' : 'border-line hover:border-edge'}`}
           >
             {name}
             <span className="font-mono">{members.length}</span>
             {held > 0 && <span className="bg-hold size-[7px]" title={`${held} on hold`} />}
+            {band && <Strip band={band} slips={members} />}
           </button>
         );
       })}
     </div>
+  );
+}
+
+const STRIP = 100;
+
+/** Where in its band the entries are, those on hold in their colour: the whole list at a glance. */
+function Strip({ band, slips }: { band: Band; slips: Slip[] }) {
+  const at = (slip: Slip) => (((home(slip) ?? band.low) - band.low) / (band.high - band.low)) * STRIP;
+  const ticks = (of: Slip[]) =>
+    [...new Set(of.map((slip) => Math.round(at(slip))))].map((x) => `M${x} 0v4`).join('');
+  return (
+    <svg
+      viewBox={`-1 0 ${STRIP + 2} 4`}
+      preserveAspectRatio="none"
+      aria-hidden="true"
+      className="bg-sunk absolute inset-x-1 bottom-[2px] h-[4px] w-[calc(100%-0.5rem)]"
+    >
+      <path
+        d={ticks(slips.filter((slip) => slip.verdict !== 'hold'))}
+        className="stroke-slate"
+        strokeWidth="2"
+        vectorEffect="non-scaling-stroke"
+      />
+      <path
+        d={ticks(slips.filter((slip) => slip.verdict === 'hold'))}
+        className="stroke-hold"
+        strokeWidth="2"
+        vectorEffect="non-scaling-stroke"
+      />
+    </svg>
   );
 }
 

@@ -1,5 +1,5 @@
 import type { ScaleLinear } from 'd3-scale';
-import { useMemo, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import type { Slip } from '../api/client';
 import { length, offset } from '../ui/Megahertz';
 import { overrun } from '../ui/overrun';
@@ -12,6 +12,12 @@ interface Props {
   scale: ScaleLinear<number, number>;
   width: number;
   onSelect: (slip: Slip) => void;
+  /** Where the chosen entry hears while it is moved, hertz. */
+  moved?: number;
+  onHold?: () => void;
+  /** The chosen entry is dragged to where it would hear, hertz as the pointer says. */
+  onMove?: (slip: Slip, hears: number) => void;
+  onLetGo?: () => void;
 }
 
 const HALF = 5_600;
@@ -21,8 +27,32 @@ const LEAST = 3;
  * The list's own entries at their true width: transmit filled, receive outlined, a pair joined by its offset. All
  * marks of a kind are one path, so that ten thousand entries are no heavier to draw than ten.
  */
-export function EntryLane({ slips, selected, place, scale, width, onSelect }: Props) {
+export function EntryLane(props: Props) {
+  const { slips, place, scale, width, onSelect, moved, onHold, onMove, onLetGo } = props;
   const [over, setOver] = useState<Slip>();
+  const held = useRef<{ slip: Slip; away: number } | null>(null);
+  // The mark follows the pointer; the verdict follows the mark.
+  const selected = props.selected && moved !== undefined ? shifted(props.selected, moved) : props.selected;
+  const hertzAt = (event: React.PointerEvent) =>
+    scale.invert(event.clientX - event.currentTarget.getBoundingClientRect().left);
+  const hold = (event: React.PointerEvent) => {
+    const slip = props.selected;
+    if (!slip || slip.rxHz === null || !onMove || event.button !== 0 || nearest(event)?.id !== slip.id)
+      return;
+    event.stopPropagation(); // the entry moves, and not the axis
+    event.currentTarget.setPointerCapture(event.pointerId);
+    held.current = { slip, away: slip.rxHz - hertzAt(event) };
+    onHold?.();
+  };
+  const drag = (event: React.PointerEvent) => {
+    if (!held.current || event.buttons !== 1) return;
+    event.stopPropagation();
+    onMove?.(held.current.slip, hertzAt(event) + held.current.away);
+  };
+  const letGo = () => {
+    if (held.current) onLetGo?.();
+    held.current = null;
+  };
   const paths = useMemo(() => drawn(slips, place), [slips, place]);
   const nearest = (event: React.MouseEvent) => {
     const x = event.clientX - event.currentTarget.getBoundingClientRect().left;
@@ -32,8 +62,11 @@ export function EntryLane({ slips, selected, place, scale, width, onSelect }: Pr
     // A pointer's short way to what the list of entries offers to the keys.
     // eslint-disable-next-line jsx-a11y/click-events-have-key-events, jsx-a11y/no-static-element-interactions
     <div
-      className={`absolute inset-0 ${over ? 'cursor-pointer' : ''}`}
+      className={`absolute inset-0 ${over && over.id === selected?.id && onMove ? 'cursor-ew-resize' : over ? 'cursor-pointer' : ''}`}
       title={over && told(over)}
+      onPointerDown={hold}
+      onPointerMove={drag}
+      onPointerUp={letGo}
       onMouseMove={(event) => setOver(nearest(event))}
       onMouseLeave={() => setOver(undefined)}
       onClick={(event) => {
@@ -59,6 +92,19 @@ export function EntryLane({ slips, selected, place, scale, width, onSelect }: Pr
       {selected && <OverLabel slip={selected} scale={scale} width={width} />}
     </div>
   );
+}
+
+/** An entry as it is where it would hear: its offset, its width and the edge that it is held against stay. */
+function shifted(slip: Slip, hears: number): Slip {
+  const by = hears - (slip.rxHz ?? hears);
+  const on = (hertz: number | null) => (hertz === null ? null : hertz + by);
+  return {
+    ...slip,
+    rxHz: on(slip.rxHz),
+    txHz: on(slip.txHz),
+    lowHz: on(slip.lowHz),
+    highHz: on(slip.highHz),
+  };
 }
 
 const told = (slip: Slip) => {

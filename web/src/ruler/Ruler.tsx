@@ -1,9 +1,12 @@
-import { useCallback, useMemo } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import type { Schemas, Slip } from '../api/client';
 import { megahertz } from '../ui/Megahertz';
 import { EntryLane } from './EntryLane';
+import { fits } from './labels';
+import { PlanLane } from './PlanLane';
+import { nearest } from './steps';
 import { useAxis } from './useAxis';
-import { home, type View } from './view';
+import { holds, home, type View } from './view';
 
 interface Props {
   ruler: Schemas['Ruler'];
@@ -14,12 +17,25 @@ interface Props {
   view: View;
   onView: (view: View) => void;
   onSelect: (slip: Slip) => void;
+  /** Which raster the house settled for, kilohertz, where an area chooses. */
+  houseKhz: number | null;
+  /** Where the chosen entry hears while it is being moved and its verdict is on its way, hertz. */
+  moved?: number;
+  /** The chosen entry is taken hold of; nothing where it cannot be changed. */
+  onHold?: () => void;
+  /** It is moved to where it would hear, a channel of the raster, hertz. */
+  onMove?: (slip: Slip, hears: number) => void;
+  onLetGo?: () => void;
 }
 
 const LABELS = 52;
+const WORDS_PX = 12;
 
 /** A frequency axis with three lanes: what the holder may do, what the plan keeps it for, what the list does. */
-export function Ruler({ ruler, slips, selected, holder, view, onView, onSelect }: Props) {
+export function Ruler(props: Props) {
+  const { ruler, slips, selected, holder, view, onView, onSelect, houseKhz, moved, onHold, onMove, onLetGo } =
+    props;
+  const [pointed, setPointed] = useState<number | null>(null);
   const { box, width, scale, handlers, wasDragged } = useAxis(view, onView);
 
   const seen = <T extends { low: number; high: number }>(spans: T[]) =>
@@ -43,9 +59,9 @@ export function Ruler({ ruler, slips, selected, holder, view, onView, onSelect }
         aria-hidden="true"
       >
         <span className="h-[18px] pr-2 text-[11px]">MHz</span>
-        <span className="h-[34px] truncate pt-1.5 pr-2">May</span>
-        <span className="h-[34px] pt-1.5 pr-2">Plan</span>
-        <span className="h-[46px] pt-2.5 pr-2">List</span>
+        <span className="h-[26px] truncate pt-0.5 pr-2">May</span>
+        <span className="h-[40px] pt-0.5 pr-2">Plan</span>
+        <span className="h-[48px] pt-2.5 pr-2">List</span>
       </div>
       <div
         ref={box}
@@ -53,6 +69,14 @@ export function Ruler({ ruler, slips, selected, holder, view, onView, onSelect }
         role="img"
         aria-label={`Ruler for ${holder} from ${megahertz(Math.round(view.low))} to ${megahertz(Math.round(view.high))} MHz`}
         {...handlers}
+        onPointerMove={(event) => {
+          setPointed(scale.invert(event.clientX - event.currentTarget.getBoundingClientRect().left));
+          handlers.onPointerMove(event);
+        }}
+        onPointerLeave={() => {
+          setPointed(null);
+          handlers.onPointerLeave();
+        }}
       >
         {scale.ticks(Math.max(3, Math.floor(width / 110))).map((tick) => (
           <div
@@ -63,7 +87,7 @@ export function Ruler({ ruler, slips, selected, holder, view, onView, onSelect }
             <span className="text-soft">{megahertz(Math.round(tick))}</span>
           </div>
         ))}
-        <div className="absolute inset-x-0 top-[18px] h-[34px]">
+        <div className="absolute inset-x-0 top-[18px] h-[26px]">
           {seen(ruler.may).map((span) => (
             <Stretch
               key={`${span.service} ${span.low}`}
@@ -74,37 +98,23 @@ export function Ruler({ ruler, slips, selected, holder, view, onView, onSelect }
             />
           ))}
         </div>
-        <div className="absolute inset-x-0 top-[52px] h-[34px]">
-          {seen(ruler.plan)
-            .filter((row) => row.low !== row.high)
-            .map((row) => (
-              <div
-                key={`${row.low} ${row.high} ${row.words}`}
-                className={`absolute top-[4px] h-[25px] overflow-hidden px-1 text-[12px] leading-[25px] text-ellipsis whitespace-nowrap ${row.local ? 'border-accent bg-accent-wash border border-dashed leading-[23px]' : 'border-line bg-sunk border-x'}`}
-                style={place(row.low, row.high, 1)}
-                title={`${megahertz(row.low)}–${megahertz(row.high)} MHz: ${row.words}${row.local ? ' (the group’s own row)' : ''}`}
-              >
-                {scale(row.high) - scale(row.low) > 24 && row.words}
-              </div>
-            ))}
-          {seen(ruler.plan)
-            .filter((row) => row.low === row.high)
-            .map((row) => (
-              <div
-                key={`${row.low} ${row.words}`}
-                className={`absolute top-[2px] h-[29px] border-l-2 ${row.calling || row.local ? 'border-accent' : 'border-edge'} ${row.local ? 'border-dashed' : ''}`}
-                style={{ left: scale(row.low) - 1 }}
-                title={`${megahertz(row.low)} MHz: ${row.words}`}
-              >
-                {row.calling && (
-                  <span className="bg-paper text-accent absolute top-[9px] left-[2px] px-0.5 text-[11px] leading-[13px] whitespace-nowrap">
-                    {row.calling}
-                  </span>
-                )}
-              </div>
-            ))}
+        <div className="absolute inset-x-0 top-[44px] h-[40px]">
+          <PlanLane
+            rows={ruler.plan}
+            view={view}
+            scale={scale}
+            width={width}
+            place={place}
+            named={
+              pointed !== null && moved === undefined
+                ? pointed
+                : selected && holds(view, home(selected))
+                  ? home(selected)
+                  : null
+            }
+          />
         </div>
-        <div className="border-edge absolute inset-x-0 top-[86px] h-[46px] border-t">
+        <div className="border-edge absolute inset-x-0 top-[84px] h-[48px] border-t">
           <EntryLane
             slips={inView}
             selected={selected}
@@ -112,6 +122,14 @@ export function Ruler({ ruler, slips, selected, holder, view, onView, onSelect }
             scale={scale}
             width={width}
             onSelect={(slip) => !wasDragged() && onSelect(slip)}
+            onHold={onHold}
+            moved={moved}
+            onMove={
+              onMove &&
+              ((slip, hertz) =>
+                onMove(slip, nearest(ruler, Math.min(view.high, Math.max(view.low, hertz)), houseKhz)))
+            }
+            onLetGo={onLetGo}
           />
         </div>
       </div>
@@ -135,11 +153,11 @@ interface StretchProps {
 function Stretch({ at, mine, words, title }: StretchProps) {
   return (
     <div
-      className={`absolute top-[4px] h-[25px] overflow-hidden border px-1 text-[12px] leading-[23px] text-ellipsis whitespace-nowrap ${mine ? 'bg-reach border-reach' : 'text-soft border-edge border-dashed'}`}
+      className={`absolute top-[2px] h-[22px] overflow-hidden border px-1 text-[12px] leading-[20px] whitespace-nowrap ${mine ? 'bg-reach border-reach' : 'text-soft border-edge border-dashed'}`}
       style={at}
       title={title}
     >
-      {at.width > 24 && words}
+      {fits(words, WORDS_PX, at.width) && words}
     </div>
   );
 }

@@ -2,11 +2,11 @@ import { keepPreviousData, useMutation } from '@tanstack/react-query';
 import { useDeferredValue, useState } from 'react';
 import { useMay } from '../accounts/rights';
 import { api, data, type Schemas, Server } from '../api/client';
-import { useCaughtUp, useLookAgain } from '../api/fresh';
+import { useCaughtUp } from '../api/fresh';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { Field } from '../ui/Field';
-import { Notice } from '../ui/Notice';
+import { Refused } from '../ui/Refused';
 import { type Body, cured, NEW } from './profileDraft';
 import { InModels, InRadios, ProfileFindings } from './ProfileOutcome';
 import { WishRows } from './WishRows';
@@ -22,7 +22,6 @@ interface Props {
 export function ProfileEditor({ group, page, stored, onDone }: Props) {
   const may = useMay('bench');
   const caughtUp = useCaughtUp();
-  const lookAgain = useLookAgain();
   const before = { team: stored?.team ?? '', body: stored?.body ?? NEW };
   const [draft, setDraft] = useState(before);
   const changed = JSON.stringify(draft) !== JSON.stringify(before);
@@ -74,7 +73,6 @@ export function ProfileEditor({ group, page, stored, onDone }: Props) {
       onDone('');
     },
   });
-  const problem = save.error ?? remove.error ?? look.error;
   return (
     <div className="grid gap-x-8 gap-y-5 xl:grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)]">
       <form
@@ -118,19 +116,7 @@ export function ProfileEditor({ group, page, stored, onDone }: Props) {
             </>
           )}
         </div>
-        {problem && (
-          <Notice message={problem.message}>
-            <Button
-              onClick={() => {
-                save.reset();
-                remove.reset();
-                void lookAgain();
-              }}
-            >
-              Look again
-            </Button>
-          </Notice>
-        )}
+        <Refused by={[save, remove, look]} />
         <WishRows
           kinds={page.kinds}
           models={page.models}

@@ -4,11 +4,12 @@ import { useSearchParams } from 'react-router';
 import { useGroup } from '../accounts/group';
 import { useMay } from '../accounts/rights';
 import { api, data, type Schemas, Server } from '../api/client';
-import { useCaughtUp, useLookAgain } from '../api/fresh';
+import { useCaughtUp } from '../api/fresh';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { GroupSelect } from '../ui/GroupSelect';
 import { Notice } from '../ui/Notice';
+import { Refused } from '../ui/Refused';
 import { PageHeader } from '../ui/PageHeader';
 import { type Draft, draftOf, formOf, NEW } from './draft';
 import { SheetView } from './SheetView';
@@ -53,7 +54,6 @@ interface SheetsProps {
 
 function Sheets({ group, stations, lists }: SheetsProps) {
   const caughtUp = useCaughtUp();
-  const lookAgain = useLookAgain();
   const may = useMay('edit');
   const [params, setParams] = useSearchParams();
   const chosen = params.get('station');
@@ -132,7 +132,6 @@ function Sheets({ group, stations, lists }: SheetsProps) {
       await caughtUp();
     },
   });
-  const problem = save.error ?? remove.error ?? sheet.error;
   return (
     <main className="mx-auto grid w-full max-w-[1500px] grow gap-x-8 gap-y-5 px-5 pt-4 pb-8 lg:grid-cols-[22rem_minmax(0,1fr)]">
       <div className="flex flex-col gap-4">
@@ -189,19 +188,7 @@ function Sheets({ group, stations, lists }: SheetsProps) {
             onChange={(change) => setTyped({ of: key, draft: { ...draft, ...change } })}
           />
           {'problem' in read && <Notice message={read.problem} />}
-          {problem && (
-            <Notice message={problem.message}>
-              <Button
-                onClick={() => {
-                  save.reset();
-                  remove.reset();
-                  void lookAgain();
-                }}
-              >
-                Look again
-              </Button>
-            </Notice>
-          )}
+          <Refused by={[save, remove, sheet]} />
           {may && (
             <div className="flex flex-wrap gap-2">
               <Button

@@ -13,6 +13,7 @@ import org.wache.planning.Plan;
 import org.wache.planning.Planner;
 import org.wache.rulebook.Edition;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
@@ -34,14 +35,8 @@ final class PlanCommand implements Callable<Integer> {
     @Parameters(paramLabel = "DEMANDS.json", description = "What the list has to do.")
     private Path file;
 
-    @Option(names = "--on", paramLabel = "DAY", description = "The day; the context's, else today.")
-    private String on;
-
-    @Option(
-            names = "--rulebook",
-            paramLabel = "ID",
-            description = "The rulebook; the context's, else the first that ships.")
-    private String rulebook;
+    @Mixin
+    private final Circumstances circumstances = new Circumstances();
 
     @Option(names = "--json", description = "Write the list, or what contradicts, as JSON.")
     private boolean json;
@@ -49,8 +44,8 @@ final class PlanCommand implements Callable<Integer> {
     @Override
     public Integer call() {
         DemandsReader.Asked asked = Input.parsed(file, DemandsReader::read);
-        LocalDate day = Input.day(on, asked.context());
-        Edition edition = Input.edition(rulebook, asked.context(), day);
+        LocalDate day = circumstances.day(asked.context());
+        Edition edition = circumstances.edition(asked.context());
         asked.demands().services().stream()
                 .filter(each -> edition.service(each).isEmpty())
                 .findFirst()

@@ -17,6 +17,7 @@ import org.wache.reach.Reach;
 import org.wache.reach.ReachStudy;
 import org.wache.rulebook.Edition;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
@@ -45,14 +46,8 @@ final class ReachCommand implements Callable<Integer> {
             description = "The people: holders with their licences and radios, and the radios.")
     private Path contextFile;
 
-    @Option(names = "--on", paramLabel = "DAY", description = "The day; the context's, else today.")
-    private String on;
-
-    @Option(
-            names = "--rulebook",
-            paramLabel = "ID",
-            description = "The rulebook; the context's, else the first that ships.")
-    private String rulebook;
+    @Mixin
+    private final Circumstances circumstances = new Circumstances();
 
     @Option(names = "--json", description = "Write the result as JSON.")
     private boolean json;
@@ -64,8 +59,8 @@ final class ReachCommand implements Callable<Integer> {
         if (people.isEmpty()) {
             throw new Unusable(contextFile + ": holders should name the people who are to reach each other");
         }
-        LocalDate day = Input.day(on, given);
-        Edition edition = Input.edition(rulebook, given, day);
+        LocalDate day = circumstances.day(given);
+        Edition edition = circumstances.edition(given);
         List<ChannelList> lists = files.stream()
                 .map(file -> Input.parsed(file, bytes -> ListFiles.read(bytes, Input.name(file))))
                 .toList();

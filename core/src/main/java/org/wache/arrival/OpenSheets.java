@@ -4,7 +4,6 @@ import com.github.miachm.sods.Range;
 import com.github.miachm.sods.SpreadSheet;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
-import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
@@ -46,8 +45,9 @@ final class OpenSheets {
         }
         try {
             look(bytes);
-            OpenCells.look(content(bytes));
-            byte[] plain = OpenContent.plain(KIND, content(bytes));
+            byte[] content = content(bytes);
+            OpenCells.look(new ByteArrayInputStream(content));
+            byte[] plain = OpenContent.plain(KIND, new ByteArrayInputStream(content));
             List<Sheet> sheets = new ArrayList<>();
             for (com.github.miachm.sods.Sheet each : new SpreadSheet(new ByteArrayInputStream(plain)).getSheets()) {
                 SheetRows.one(sheets);
@@ -84,11 +84,11 @@ final class OpenSheets {
         }
     }
 
-    private static InputStream content(byte[] bytes) throws IOException {
+    private static byte[] content(byte[] bytes) throws IOException {
         try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(bytes))) {
             for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
                 if (entry.getName().equalsIgnoreCase("content.xml")) {
-                    return new ByteArrayInputStream(zip.readAllBytes());
+                    return zip.readAllBytes();
                 }
             }
         }

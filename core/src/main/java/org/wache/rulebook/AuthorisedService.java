@@ -49,6 +49,11 @@ public final class AuthorisedService extends Service {
         return allBands;
     }
 
+    /** The rasters on which lines stand. */
+    public List<Steps> rasters() {
+        return rasters;
+    }
+
     /** The section that wants every frequency in a transmitter authorised. */
     public String source() {
         return source;

@@ -25,6 +25,9 @@ final class SeveralOnALine {
             SERVICE + "([0-9]{1,3}[a-z]?(?:\\s*(?:,|&|\\+|,?\\s*\\band\\b)\\s*#?[0-9]{1,3}[a-z]?)+)\\s*",
             Pattern.CASE_INSENSITIVE);
 
+    /** A service and a number. */
+    private static final Pattern NAMED = Pattern.compile(SERVICE + "[0-9]{1,3}\\b.*", Pattern.CASE_INSENSITIVE);
+
     private SeveralOnALine() {}
 
     /** The entries of a line, each as a line of its own; the line itself where it is one. */
@@ -36,13 +39,20 @@ final class SeveralOnALine {
         boolean several = parts.size() > 1
                 && parts.stream()
                         .flatMap(part -> channels(part, edition).stream())
-                        .allMatch(part -> AddLine.read(part, edition, HouseRules.NONE)
-                                .best()
-                                .problem()
-                                .isEmpty());
+                        .allMatch(part -> isEntry(part, edition) || namesAChannel(part, edition));
         return (several ? parts.stream() : Stream.of(line.strip()))
                 .flatMap(part -> channels(part, edition).stream())
                 .toList();
+    }
+
+    private static boolean isEntry(String part, Edition edition) {
+        return AddLine.read(part, edition, HouseRules.NONE).best().problem().isEmpty();
+    }
+
+    /** “gmrs 99” means an entry of its own, though there is none: what it says is not to be read into the entry before it. */
+    private static boolean namesAChannel(String part, Edition edition) {
+        Matcher named = NAMED.matcher(AddLine.withoutBullet(part));
+        return named.matches() && isService(named.group(1), edition);
     }
 
     private static List<String> channels(String part, Edition edition) {

@@ -259,6 +259,26 @@ class FitTest {
                         tuple(3, 1, false));
     }
 
+    /** What is likely is what the radio can be set to; on FRS not more than 47 CFR 95.567 allows (2 W ERP on 462 MHz). Usual: common practice, no source. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "amateur:technician | rx_mhz=146.52 tx_mhz=146.52 mode=FM       | 'powerLevelsW':[1, 5, 8] | 8 5 1",
+                "amateur:technician | rx_mhz=146.52 tx_mhz=146.52 mode=FM       |                          | 5",
+                "gmrs               | rx_mhz=462.5625 tx_mhz=462.5625 mode=NFM  | 'powerLevelsW':[0.5, 2, 50] | 2 0.5",
+            })
+    void whatIsLikelyIsOfferedWhereThePowerIsNotGiven(String holder, String entry, String model, String watts) {
+        Audit audit = auditor(holder, model == null ? new Radio[0] : new Radio[] {Radio.of(of(model))})
+                .audit(Audits.list(entry(entry)));
+        Finding finding = audit.findings(0).stream()
+                .filter(each -> each.slug() == Slug.POWER_UNKNOWN)
+                .findFirst()
+                .orElseThrow();
+        assertThat(finding.cures().stream().map(cure -> cure.fields().get(Field.POWER_W)))
+                .containsExactly(watts.split(" "));
+    }
+
     @Test
     void anEntryWithoutMemoryIsOfferedOneThatIsFree() {
         Audit numbered = auditor("nobody", Radio.of(of("'channels':3")))

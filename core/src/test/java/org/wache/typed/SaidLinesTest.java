@@ -160,6 +160,9 @@ class SaidLinesTest {
                 "gmrs 16, 67                | gmrs 16, 67", // a tone
                 "club 1 to 3                | club 1 to 3",
                 "frs 3 to 1                 | frs 3 + frs 2 + frs 1",
+                // There is no channel 99: it is told, and 99 is no offset of the entry before it.
+                "147.135 114.8 Weir; gmrs 99 | 147.135 114.8 Weir + gmrs 99",
+                "147.135 114.8 Weir; by the mill | 147.135 114.8 Weir; by the mill",
             })
     void severalOnALineAreParted(String text, String parts) {
         assertThat(String.join(" + ", AddLine.parts(text, EDITION))).isEqualTo(parts);

@@ -221,4 +221,70 @@ class RulerPiecesTest extends InPieces {
         assertThat(found.get(1).get("name").asString()).as("one alone").isEqualTo("162.6 MHz");
         assertThat(found.get(2).get("high").asLong()).isEqualTo(467_850_000);
     }
+
+    /**
+     * Steps along the plan's raster, the fixed channels of FRS and GMRS (47 CFR 95.563, 95.1763), the 7.5 kHz lines of land mobile
+     * (47 CFR 90.35), and even steps where nothing is named.
+     */
+    private static final String STEPS =
+            """
+            {"plan": [{"low": 144000000, "high": 148000000, "rasters": []},
+                      {"low": 146400000, "high": 146580000, "rasters": [{"start": 146400000, "step": 15000}, {"start": 146400000, "step": 20000}]}],
+             "channels": [462550000, 462562500, 462575000, 467562500],
+             "stepped": [{"low": 150800000, "high": 174000000, "raster": {"start": 150800000, "step": 2500}}]}""";
+
+    @ParameterizedTest
+    @CsvSource({
+        "146520000, 1, null, 146535000",
+        "146520000, -1, null, 146505000",
+        "146520000, 1, 20, 146540000",
+        "146521000, -1, 20, 146520000",
+        "462562500, 1, null, 462575000",
+        "462550000, 1, null, 462562500",
+        "462562500, -1, 20, 462550000",
+        "151820000, 1, null, 151822500",
+        "145000000, -1, null, 144995000",
+        "7230000, 1, null, 7231000",
+        "7230400, -1, null, 7230000",
+    })
+    void anEntryGoesFromChannelToChannel(long from, int direction, String houseKhz, long wanted) {
+        assertThat(ask("steps.next", STEPS, String.valueOf(from), String.valueOf(direction), houseKhz)
+                        .asLong())
+                .isEqualTo(wanted);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "146526000, null, 146520000",
+        "146529000, null, 146535000",
+        "146520000, null, 146520000",
+        "146526000, 20, 146520000",
+        "462569000, null, 462575000",
+        "462560000, null, 462562500",
+        "7230400.7, null, 7230000",
+    })
+    void whatIsLetGoStandsOnTheNearestChannel(double at, String houseKhz, long wanted) {
+        assertThat(ask("steps.nearest", STEPS, String.valueOf(at), houseKhz).asLong())
+                .isEqualTo(wanted);
+    }
+
+    private static String label(String key, int left, int width, int weight) {
+        return "{\"key\":\"%s\",\"left\":%d,\"width\":%d,\"weight\":%d}".formatted(key, left, width, weight);
+    }
+
+    @Test
+    void noLabelLiesOverAnotherOrBeyondTheEdgeAndTheImportantOnesStay() {
+        String labels = "["
+                + String.join(
+                        ",",
+                        label("left", 10, 40, 0),
+                        label("calling", 45, 60, 2),
+                        label("close", 106, 20, 0),
+                        label("free", 110, 20, 0),
+                        label("beyond", 190, 20, 2),
+                        label("before", -5, 10, 2))
+                + "]";
+        assertThat(ask("labels.standing", labels, "200").valueStream().map(JsonNode::asString))
+                .containsExactly("calling", "free");
+    }
 }

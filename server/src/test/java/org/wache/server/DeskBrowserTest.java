@@ -109,10 +109,10 @@ class DeskBrowserTest extends InBrowser {
         take(CSV);
         carriedBy("Technician");
         slip("Top edge").click();
-        assertThat(page.getByLabel("Hears, MHz")).isHidden(); // the verdict comes first
+        assertThat(page.getByLabel("Hears (RX), MHz")).isHidden(); // the verdict comes first
         opened(page);
-        Locator hears = page.getByLabel("Hears, MHz");
-        Locator talks = page.getByLabel("Talks on, MHz");
+        Locator hears = page.getByLabel("Hears (RX), MHz");
+        Locator talks = page.getByLabel("Talks on (TX), MHz");
         hears.fill("146.55");
         talks.fill("146.55");
         assertThat(page.getByTestId("verdict")).containsText("Clear");
@@ -151,17 +151,17 @@ class DeskBrowserTest extends InBrowser {
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Take back"))
                 .click();
         assertThat(page.getByLabel("Power, W")).hasValue("5");
-        page.getByLabel("Hears, MHz").fill("146.580");
-        assertThat(page.getByLabel("Talks on, MHz")).hasValue("146.580");
+        page.getByLabel("Hears (RX), MHz").fill("146.580");
+        assertThat(page.getByLabel("Talks on (TX), MHz")).hasValue("146.580");
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Let it talk where it did"))
                 .click();
-        assertThat(page.getByLabel("Talks on, MHz")).hasValue("147.995");
+        assertThat(page.getByLabel("Talks on (TX), MHz")).hasValue("147.995");
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Take back"))
                 .click();
         slip("Ridge").click();
-        page.getByLabel("Hears, MHz").fill("147.000");
-        assertThat(page.getByLabel("Talks on, MHz")).hasValue("146.400");
-        page.getByLabel("Hears, MHz").press("Enter");
+        page.getByLabel("Hears (RX), MHz").fill("147.000");
+        assertThat(page.getByLabel("Talks on (TX), MHz")).hasValue("146.400");
+        page.getByLabel("Hears (RX), MHz").press("Enter");
         assertThat(slip("Ridge")).containsText("146.400");
     }
 
@@ -261,6 +261,7 @@ class DeskBrowserTest extends InBrowser {
     void carriersThatSomebodyElseChangedMeanwhileAreTold() {
         take(CSV);
         Page other = context.newPage();
+        other.route("**/presence", route -> {}); // it hears of nothing before it saves, however long that takes here
         other.navigate(page.url());
         assertThat(other.getByText("Nobody with a licence").first()).isVisible();
         carriedBy("Technician");
@@ -362,5 +363,47 @@ class DeskBrowserTest extends InBrowser {
             assertThat(page.getByTestId("verdict")).isVisible();
             assertAccessible();
         }
+    }
+
+    /** The entry moves from channel to channel, by keys and with the pointer; its verdict follows, and nothing is saved before it is told to be. */
+    @Test
+    void anEntryIsMovedAlongTheRuler() {
+        take(CSV);
+        carriedBy("Technician");
+        slip("Ridge").click();
+        Locator verdict = page.getByTestId("verdict");
+        assertThat(verdict).hasText("Clear");
+        Locator moved = page.getByText("Moved from 146.940.");
+        page.keyboard().press("Shift+ArrowRight");
+        assertThat(moved).isVisible();
+        assertThat(slip("Ridge")).containsText("146.955"); // the plan's raster there is 15 kHz
+        assertThat(slip("Ridge")).containsText("146.355"); // and its offset stays
+        page.keyboard().press("Escape");
+        assertThat(moved).isHidden();
+        assertThat(slip("Ridge")).containsText("146.940");
+
+        slip("Top edge").click();
+        assertThat(verdict).hasText("Hold");
+        com.microsoft.playwright.options.BoundingBox lane =
+                page.getByTestId("ruler").locator("svg").boundingBox();
+        // 2 m with a fiftieth of its width beside it, from 143.92 to 148.08 MHz.
+        double perMegahertz = lane.width / 4.16;
+        double x = lane.x + (147.995 - 143.92) * perMegahertz;
+        page.mouse().move(x, lane.y + 15);
+        page.mouse().down();
+        page.mouse()
+                .move(
+                        x - 0.44 * perMegahertz,
+                        lane.y + 15,
+                        new com.microsoft.playwright.Mouse.MoveOptions().setSteps(5));
+        assertThat(verdict).hasText("Clear"); // among the direct channels from 147.42 MHz on
+        page.mouse().up();
+        assertThat(page.getByText("Moved from 147.995.")).isVisible();
+        page.keyboard().press("Enter");
+        assertThat(page.getByText("Moved from 147.995.")).isHidden();
+        assertThat(verdict).hasText("Clear");
+        page.keyboard().press("Control+z");
+        assertThat(slip("Top edge")).containsText("147.995");
+        assertThat(verdict).hasText("Hold");
     }
 }

@@ -75,6 +75,7 @@ class EveryEndpointTest {
                     "{\"sort\":\"name\",\"group\":\"nothing\",\"from\":1,\"inEachGroup\":false,\"zones\":false,\"zoneSize\":null}"),
             Map.entry("/moved-carriers", "{\"names\":[\"T\"],\"name\":\"mine now\"}"),
             Map.entry("/undo", "{\"again\":false}"),
+            Map.entry("/shelf", "{\"before\":\"in-use\",\"after\":\"in-use\"}"),
             Map.entry("/copies", "{\"name\":\"mine now\"}"),
             Map.entry("/merged", "{\"other\":1}"),
             Map.entry("/directory/{repeater}", "{}"),

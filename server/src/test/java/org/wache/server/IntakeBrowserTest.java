@@ -108,12 +108,33 @@ class IntakeBrowserTest extends InBrowser {
         Locator line = page.getByLabel("Entry as you would write it");
         line.fill("147.135 114.8 Weir\nthe one at the mill");
         page.keyboard().press("Control+Enter"); // before the answer has come
+        page.keyboard().press("Control+Enter"); // and once more
         assertThat(slip("Weir")).isVisible();
         assertThat(line).hasValue("the one at the mill");
+        assertThat(slip("Weir")).hasCount(1);
         assertAccessible();
         button("Keep it beside the list").click();
         assertThat(line).hasValue("");
         assertThat(page.getByText("1 row of typed lines made no entry.")).isVisible();
+    }
+
+    @Test
+    void aRowOfWhichSomethingIsLeftIsNotDoneWith() {
+        long list = opened("half a row");
+        coordinator.post("/api/lists/" + list + "/aside", "{\"lines\":[\"147.135 114.8 Weir; gmrs 99\"]}");
+        button("Look at it").click(); // it has come by itself
+        button("Make an entry").click();
+        Locator line = page.getByLabel("Entry as you would write it");
+        assertThat(page.getByText("Not yet an entry.")).isVisible();
+        line.press("Enter");
+        assertThat(line).hasValue("gmrs 99");
+        assertThat(button("Put away")).isVisible();
+        line.fill("146.565 Mill");
+        assertThat(page.getByText("hears 146.565")).isVisible();
+        line.press("Enter");
+        assertThat(button("Put away")).isHidden();
+        assertThat(slip("Weir")).isVisible();
+        assertThat(slip("Mill")).isVisible();
     }
 
     @Test

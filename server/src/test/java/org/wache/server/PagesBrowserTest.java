@@ -93,7 +93,7 @@ class PagesBrowserTest extends InBrowser {
         Locator twenty = page.locator("[data-entry]").filter(new Locator.FilterOptions().setHasText("Twenty"));
         assertThat(twenty).containsText("Listen only: USB on 14.250 MHz");
         button("All its fields").click();
-        assertThat(page.getByLabel("Hears, MHz")).not().isEditable();
+        assertThat(page.getByLabel("Hears (RX), MHz")).not().isEditable();
         assertThat(button("Cure all")).isHidden();
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("To looked at"))
                 .click();
@@ -260,6 +260,50 @@ class PagesBrowserTest extends InBrowser {
         time.getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(Pattern.compile("Karl Backwater")))
                 .click();
         assertThat(page.getByLabel("Last day")).hasValue("2026-08-31");
+    }
+
+    /** From the first page: a copy is named, put into the archive, deleted there, and is back by one press each. */
+    @Test
+    void aListIsNamedPutAwayAndBroughtBackWhereItStands() throws IOException {
+        carriedBy(CSV, "River watch");
+        String named = "To be put away";
+        go("/lists");
+        Locator find = page.getByLabel("Find a list");
+        find.fill("HF desk");
+        page.getByLabel("More for HF desk").click();
+        choose("Copy");
+        Locator name = page.getByLabel("New name of HF desk, copy");
+        assertThat(name).isFocused();
+        name.fill(named);
+        name.press("Enter");
+        find.fill(named);
+        Locator row = page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("^" + named)));
+        assertThat(row).isVisible();
+        assertAccessible();
+        page.getByLabel("More for " + named).click();
+        choose("Archive");
+        assertThat(page.getByText(named + " is in the archive.")).isVisible();
+        assertThat(row).isHidden();
+        button("Undo").click();
+        assertThat(row).isVisible();
+        page.getByLabel("More for " + named).click();
+        choose("Delete");
+        assertThat(page.getByText(named + " is deleted.")).isVisible();
+        assertThat(row).isHidden();
+        page.reload(); // the way back outlasts the bar
+        page.getByText(Pattern.compile("^Deleted \\(")).click();
+        page.getByRole(AriaRole.LISTITEM)
+                .filter(new Locator.FilterOptions().setHasText(named))
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Bring back"))
+                .click();
+        assertThat(row).isVisible();
+    }
+
+    private void choose(String item) {
+        page.getByRole(
+                        AriaRole.MENUITEM,
+                        new Page.GetByRoleOptions().setName(item).setExact(true))
+                .click();
     }
 
     @Test

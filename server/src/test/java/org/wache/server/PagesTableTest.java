@@ -9,6 +9,7 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.regex.Pattern;
@@ -67,5 +68,44 @@ class PagesTableTest {
         Set<String> pages = new TreeSet<>(Pages.PATHS);
         pages.removeAll(OUTSIDE);
         assertThat(screens).isEqualTo(pages);
+    }
+
+    private static final Pattern SCRIPT = Pattern.compile("/assets/[\\w-]+\\.js");
+    private static final int MOST_BYTES = 120_000;
+
+    /** What is named by its content is asked for once; the page that names it is asked for every time. */
+    @Test
+    void whatIsBuiltIsKeptByBrowsers() throws IOException, InterruptedException {
+        String script = SCRIPT.matcher(get("/").body())
+                .results()
+                .findFirst()
+                .orElseThrow()
+                .group();
+        assertThat(get(script).headers().firstValue("cache-control")).contains("max-age=31536000, public, immutable");
+        assertThat(get("/").headers().firstValue("cache-control")).contains("no-cache");
+    }
+
+    /** The script that the first page comes with, as it goes over the line; other pages bring theirs when they are looked at. */
+    @Test
+    void theFirstPageIsLight() throws IOException, InterruptedException {
+        long bytes = 0;
+        for (String script : SCRIPT.matcher(get("/").body())
+                .results()
+                .map(java.util.regex.MatchResult::group)
+                .distinct()
+                .toList()) {
+            HttpResponse<byte[]> answer = HttpClient.newHttpClient()
+                    .send(
+                            HttpRequest.newBuilder(URI.create(address + script))
+                                    .header("accept-encoding", "gzip")
+                                    .build(),
+                            HttpResponse.BodyHandlers.ofByteArray());
+            boolean small = answer.body().length < 2_048; // is sent as it is
+            assertThat(small || answer.headers().firstValue("content-encoding").equals(Optional.of("gzip")))
+                    .as(script)
+                    .isTrue();
+            bytes += answer.body().length;
+        }
+        assertThat(bytes).isBetween(20_000L, (long) MOST_BYTES);
     }
 }

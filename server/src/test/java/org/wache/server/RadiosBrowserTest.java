@@ -80,10 +80,11 @@ class RadiosBrowserTest extends InBrowser {
         button("Change it").click();
         assertThat(page.getByLabel("Steps, kHz")).hasValue("0.01");
         assertAccessible();
-        page.getByLabel("Talks on, MHz").fill("148–144");
+        page.getByLabel("Talks on (TX), MHz").fill("148–144");
         button("Save").click();
-        assertThat(page.getByRole(AriaRole.ALERT)).containsText("Talks on, MHz (number 1): should be two frequencies");
-        page.getByLabel("Talks on, MHz").fill("1.8–2, 3.5–4, 7–7.3, 14–14.35, 28–29.7, 50–54, 144–148");
+        assertThat(page.getByRole(AriaRole.ALERT))
+                .containsText("Talks on (TX), MHz (number 1): should be two frequencies");
+        page.getByLabel("Talks on (TX), MHz").fill("1.8–2, 3.5–4, 7–7.3, 14–14.35, 28–29.7, 50–54, 144–148");
         assertThat(page.getByLabel("Power levels by band, W"))
                 .hasValue("1.8–54: 5, 10, 20, 50, 100 | 144–148: 5, 10, 20, 50");
         page.getByLabel("Power levels by band, W").fill("1.8–54: 5 low, 100 high | 144–148: 5, 50");
@@ -153,7 +154,7 @@ class RadiosBrowserTest extends InBrowser {
                 .isVisible();
         String label = fleets.view(units.get(1)).path("label").asString();
         button("Simulated radio " + label).click();
-        page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("Mend it"))
+        page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("Clear the fault"))
                 .click();
         button("Again").click();
         assertThat(page.getByText("3 done").first()).isVisible();

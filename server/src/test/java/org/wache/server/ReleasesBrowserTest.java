@@ -252,7 +252,7 @@ class ReleasesBrowserTest extends InBrowser {
         page.navigate(address + "/lists/7");
         assertThat(page.getByText("RIDGE").first()).isVisible();
         button("All its fields").click();
-        assertThat(page.getByLabel("Hears, MHz")).not().isEditable();
+        assertThat(page.getByLabel("Hears (RX), MHz")).not().isEditable();
     }
 
     @Test

@@ -77,4 +77,26 @@ class RulerTest {
         assertThat(who.get("/api/ruler?as=amateur:king").body()).contains("expected amateur:novice");
         assertThat(who.get("/api/ruler?rulebook=moon").statusCode()).isEqualTo(422);
     }
+
+    /** Rasters of the plan as it is written; fixed channels of FRS, GMRS, MURS and CB (47 CFR 95); the lines of land mobile (47 CFR 90). */
+    @Test
+    void itSaysHowChannelsStand() {
+        JsonNode ruler = Browserless.json(who.get("/api/ruler?as=nobody"));
+        JsonNode simplex = ruler.path("plan")
+                .valueStream()
+                .filter(row -> row.path("low").asLong() == 146_400_000
+                        && row.path("high").asLong() == 146_580_000)
+                .findFirst()
+                .orElseThrow();
+        assertThat(simplex.path("rasters").valueStream().map(each -> each.path("step")
+                        .asLong()))
+                .containsExactly(15_000L, 20_000L);
+        List<Long> channels =
+                ruler.path("channels").valueStream().map(JsonNode::asLong).toList();
+        assertThat(channels).isSorted().doesNotHaveDuplicates().contains(462_562_500L, 154_600_000L, 27_185_000L);
+        assertThat(ruler.path("stepped")
+                        .valueStream()
+                        .map(each -> each.path("raster").path("step").asLong()))
+                .contains(2_500L, 6_250L);
+    }
 }

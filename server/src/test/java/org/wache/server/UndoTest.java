@@ -329,6 +329,25 @@ class UndoTest {
         assertThat(edited.path("rules")).isEqualTo(before.path("rules"));
         fleets.herons(1);
         assertThat(Browserless.json(reviewer.get(pulse)).path("rules")).isNotEqualTo(before.path("rules"));
+        JsonNode radios = Browserless.json(reviewer.get(pulse));
+        who.post("/api/lists/" + list + "/aside", "{\"lines\":[\"the one at the mill\"]}");
+        JsonNode kept = Browserless.json(reviewer.get(pulse));
+        assertThat(kept.path("mark")).as("a row beside a list").isNotEqualTo(radios.path("mark"));
+        assertThat(kept.path("rules")).isEqualTo(radios.path("rules"));
+        int tones = Browserless.json(who.get("/api/groups/" + who.group() + "/tones"))
+                .path("version")
+                .asInt();
+        assertThat(who.put(
+                                "/api/groups/" + who.group() + "/tones",
+                                "{\"before\":" + tones + ",\"knowledge\":{\"neighbours\":[],\"tables\":[]}}")
+                        .statusCode())
+                .isLessThan(300);
+        assertThat(Browserless.json(reviewer.get(pulse)).path("rules"))
+                .as("lists are held against the tones of the group")
+                .isNotEqualTo(kept.path("rules"));
+        assertThat(Browserless.json(reviewer.get("/api/lists/" + list)).path("rules"))
+                .as("an open list compares the same")
+                .isEqualTo(Browserless.json(reviewer.get(pulse)).path("rules"));
         assertThat(Browserless.signedIn(who.address(), "neighbour").get(pulse).statusCode())
                 .isEqualTo(404);
     }

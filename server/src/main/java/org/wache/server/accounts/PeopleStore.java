@@ -187,7 +187,7 @@ class PeopleStore {
         return jdbc.sql(
                         """
             select club.id, club.name, (select count(*) from membership where membership.club_id = club.id) as people,
-                   (select count(*) from channel_list where channel_list.club_id = club.id) as lists
+                   (select count(*) from kept_list where kept_list.club_id = club.id and shelf <> 'deleted') as lists
             from club order by lower(club.name), club.id
             """)
                 .query(InstalledGroup.class)

@@ -81,7 +81,15 @@ public class ListController {
     /** The key of a list that was made. */
     public record Made(long id, String name, int entries) {}
 
-    record Name(@OneLine @NotBlank @Size(max = 200) String name) {}
+    /** A new name, and the one that it replaces; without it, whichever that is. */
+    record Name(
+            @Schema(nullable = true) Optional<@Size(max = 200) String> before,
+            @OneLine @NotBlank @Size(max = 200) String name) {
+
+        Name {
+            before = before == null ? Optional.empty() : before;
+        }
+    }
 
     /** New carriers, and those that the change was begun on. */
     record Carriers(@NotNull @Valid Views.CarrierChoice before, @NotNull @Valid Views.CarrierChoice after) {}
@@ -143,6 +151,7 @@ public class ListController {
                 Context.of(parent.map(ListStore.Head::context).orElse(head.context()))
                         .settings(),
                 parent.map(each -> new Views.Parent(each.id(), each.name())).orElse(null),
+                head.shelf(),
                 new Views.Counts(0, 0, 0, 0),
                 List.of(),
                 head.extraColumns(),
@@ -170,6 +179,7 @@ public class ListController {
                 Context.of(parent.map(ListStore.Head::context).orElse(head.context()))
                         .settings(),
                 parent.map(each -> new Views.Parent(each.id(), each.name())).orElse(null),
+                head.shelf(),
                 DeskWriter.counts(audit),
                 Assumptions.of(audit),
                 head.extraColumns(),
@@ -346,7 +356,7 @@ public class ListController {
     @PutMapping("/api/lists/{list}/name")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void rename(Account asking, @PathVariable long list, @Valid @RequestBody Name name) {
-        service.rename(asking.id(), list, name.name());
+        service.rename(asking.id(), list, name.before(), name.name());
     }
 
     @GetMapping(path = "/api/lists/{list}/export.csv", produces = "text/csv")

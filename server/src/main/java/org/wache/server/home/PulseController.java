@@ -31,7 +31,7 @@ class PulseController {
      * How a group stands, as marks that are compared and never read.
      *
      * @param mark of everything
-     * @param rules of what every list is held against, beside its own entries: the roster, the plan, the radios, the rulebook, the day
+     * @param rules of what every list is held against, beside its own entries: the roster, the plan, the radios, tones and talk groups, the rulebook, the day
      */
     record Pulse(String mark, String rules) {}
 
@@ -42,7 +42,12 @@ class PulseController {
         }
         PulseStore.Marks marks = marksOf.marks(group);
         String rules = RulesMark.of(
-                marks.roster(), marks.overlay(), marks.radios(), rulebooks.version(), LocalDate.now(clock));
+                marks.roster(),
+                marks.overlay(),
+                marks.radios(),
+                marks.tones(),
+                rulebooks.version(),
+                LocalDate.now(clock));
         return new Pulse(marks.mark() + " " + rules, rules);
     }
 }

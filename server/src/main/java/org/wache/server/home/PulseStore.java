@@ -14,14 +14,19 @@ class PulseStore {
     }
 
     /** A mark that changes with everything, and the versions of what all lists are held against. */
-    record Marks(String mark, int roster, int overlay, int radios) {}
+    record Marks(String mark, int roster, int overlay, int radios, int tones) {}
 
     Marks marks(long group) {
         return jdbc.sql(
                         """
             select club.roster_version as roster, club.overlay_version as overlay, club.radios_version as radios,
+              coalesce((select version from tone_knowledge where club_id = club.id), 0) as tones,
               md5(concat_ws(' ', club.roster_version, club.overlay_version, club.radios_version,
                 (select string_agg(id || ':' || version, ',' order by id) from channel_list where club_id = club.id),
+                (select version from tone_knowledge where club_id = club.id),
+                (select count(*) || ':' || sum(version) || ':' || count(*) filter (where removed) from settings_profile where club_id = club.id),
+                (select count(*) || ':' || sum(version) || ':' || count(*) filter (where removed) from station where club_id = club.id),
+                (select count(*) || ':' || count(*) filter (where settled) from row_aside where list_id in (select id from channel_list where club_id = club.id)),
                 (select count(*) || ':' || count(ended_at) from waiver where list_id in (select id from channel_list where club_id = club.id)),
                 (select count(*) || ':' || count(ended_at) from sign_off where list_id in (select id from channel_list where club_id = club.id)),
                 (select count(*) || ':' || count(recalled_at) from release where club_id = club.id),

@@ -332,6 +332,7 @@ public class Audits {
                 head.changedBy(),
                 List.of(),
                 head.parent().orElse(null),
+                head.shelf(),
                 why);
     }
 
@@ -348,6 +349,7 @@ public class Audits {
                         .map(holder -> holder.name())
                         .toList(),
                 head.parent().orElse(null),
+                head.shelf(),
                 null);
     }
 }

@@ -375,7 +375,7 @@ public class ListService {
     /** Takes a variant out, or brings it back. */
     void setVariantOut(long account, long list, long variant, boolean out, UnaryOperator<ListChange> as) {
         ListStore.Head head = store.lockedHead(account, list).orElseThrow(() -> new Missing("The list"));
-        store.setOut(variant, out);
+        store.setShelf(variant, out ? Shelf.DELETED : Shelf.IN_USE);
         store.advance(
                 head,
                 account,
@@ -413,12 +413,17 @@ public class ListService {
     }
 
     @Transactional
-    public void rename(long account, long list, String name) {
-        rename(account, list, name, UnaryOperator.identity());
+    public void rename(long account, long list, Optional<String> before, String name) {
+        rename(account, list, before, name, UnaryOperator.identity());
     }
 
-    void rename(long account, long list, String name, UnaryOperator<ListChange> as) {
+    void rename(long account, long list, Optional<String> before, String name, UnaryOperator<ListChange> as) {
         ListStore.Head head = store.lockedHead(account, list).orElseThrow(() -> new Missing("The list"));
+        if (before.filter(text -> !text.equals(head.name())).isPresent()) {
+            throw new Stale(
+                    "Somebody else gave the list another name since: " + head.name() + ". Nothing was done.",
+                    head.name());
+        }
         checked("the name", name);
         store.setName(list, name);
         store.advance(

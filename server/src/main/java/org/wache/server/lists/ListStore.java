@@ -59,7 +59,8 @@ public class ListStore {
             Optional<String> editionSeen,
             int neighboursVersion,
             String neighbours,
-            String talkGroups) {}
+            String talkGroups,
+            Shelf shelf) {}
 
     /** An entry as it is stored. */
     public record Stored(long id, int version, Channel channel) {}
@@ -80,17 +81,19 @@ public class ListStore {
                  where list_radio.list_id in (channel_list.id, channel_list.parent_id) and (radio_unit.id is null or not radio_unit.removed)) each) as radios,
              (select count(*) + count(taken_at) from rulebook_addition) as rulebooks_version,
              coalesce(tone_knowledge.version, 0) as neighbours_version, coalesce(tone_knowledge.body -> 'neighbours', '[]') as neighbours,
-             coalesce(tone_knowledge.body -> 'talkGroups', '[]') as talk_groups
-      from channel_list
+             coalesce(tone_knowledge.body -> 'talkGroups', '[]') as talk_groups, channel_list.shelf
+      from kept_list channel_list
       join club on club.id = channel_list.club_id
       left join overlay on overlay.club_id = club.id and overlay.version = club.overlay_version
-      join membership on membership.club_id = channel_list.club_id and membership.account_id = :account and not channel_list.removed
+      join membership on membership.club_id = channel_list.club_id and membership.account_id = :account
       join account on account.id = channel_list.changed_by
       left join tone_knowledge on tone_knowledge.club_id = club.id
       """;
 
     List<Head> heads(long account, long club) {
-        return jdbc.sql(HEAD + "where channel_list.club_id = :club order by channel_list.name, channel_list.id")
+        return jdbc.sql(
+                        HEAD
+                                + "where channel_list.shelf <> 'deleted' and channel_list.club_id = :club order by channel_list.name, channel_list.id")
                 .param("account", account)
                 .param("club", club)
                 .query(ListStore::head)
@@ -98,6 +101,11 @@ public class ListStore {
     }
 
     public Optional<Head> head(long account, long list) {
+        return headWherever(account, list).filter(head -> head.shelf() != Shelf.DELETED);
+    }
+
+    /** As {@link #head}, even of a list that was deleted. */
+    Optional<Head> headWherever(long account, long list) {
         return jdbc.sql(HEAD + "where channel_list.id = :list")
                 .param("account", account)
                 .param("list", list)
@@ -116,7 +124,9 @@ public class ListStore {
         if (locked) {
             Hold.rows(jdbc, "channel_list", "parent_id", parent);
         }
-        return jdbc.sql(HEAD + "where channel_list.parent_id = :parent order by channel_list.name, channel_list.id")
+        return jdbc.sql(
+                        HEAD
+                                + "where channel_list.shelf <> 'deleted' and channel_list.parent_id = :parent order by channel_list.name, channel_list.id")
                 .param("account", account)
                 .param("parent", parent)
                 .query(ListStore::head)
@@ -168,7 +178,8 @@ public class ListStore {
                 Optional.ofNullable(row.getString("edition_seen")),
                 row.getInt("neighbours_version"),
                 row.getString("neighbours"),
-                row.getString("talk_groups"));
+                row.getString("talk_groups"),
+                EnumWords.read(Shelf.class, row.getString("shelf")));
     }
 
     private static List<String> texts(Array array) throws SQLException {
@@ -268,8 +279,8 @@ public class ListStore {
     Optional<String> lastTeam(long club) {
         return jdbc.sql(
                         """
-            select list_carrier.team from channel_list join list_carrier on list_carrier.list_id = channel_list.id
-            where channel_list.club_id = :club and not channel_list.removed and list_carrier.team is not null
+            select list_carrier.team from kept_list channel_list join list_carrier on list_carrier.list_id = channel_list.id
+            where channel_list.club_id = :club and channel_list.shelf = 'in-use' and list_carrier.team is not null
             order by channel_list.changed_at desc, channel_list.id desc, list_carrier.team limit 1
             """)
                 .param("club", club)
@@ -621,10 +632,10 @@ public class ListStore {
                 .list();
     }
 
-    /** Takes a list out, or brings it back. */
-    void setOut(long list, boolean removed) {
-        jdbc.sql("update channel_list set removed = :removed where id = :list")
-                .param("removed", removed)
+    /** Puts a list where it is kept. */
+    void setShelf(long list, Shelf shelf) {
+        jdbc.sql("update channel_list set shelf = :shelf where id = :list")
+                .param("shelf", EnumWords.of(shelf))
                 .param("list", list)
                 .update();
     }

@@ -184,7 +184,9 @@ public class ListTaking {
     /** The lists of a group that somebody means to release. */
     public List<OnTheWay> onTheWay(long account, long club) {
         return store.heads(account, club).stream()
-                .filter(head -> head.parent().isEmpty() && !head.radios().equals("[]"))
+                .filter(head -> head.parent().isEmpty()
+                        && head.shelf() == Shelf.IN_USE
+                        && !head.radios().equals("[]"))
                 .map(head -> new OnTheWay(head.id(), head.version()))
                 .toList();
     }

@@ -61,10 +61,12 @@ public class ListUndo {
                 : new Way(made.version(), made.words().replaceFirst("^(Undone: |Done again: )+", ""));
     }
 
-    /** Not that somebody has looked at a list, and not what was done before it was kept what it replaced. */
+    /** Not that somebody has looked at a list or put it elsewhere, and not what was done before it was kept what it replaced. */
     private static boolean isUndoable(ListStore.Made made) {
         JsonNode what = JSON.readTree(made.what());
-        return what.isArray() || what.has("appended") || made.back() != null && !what.has("editionSeen");
+        return what.isArray()
+                || what.has("appended")
+                || made.back() != null && !what.has("editionSeen") && !what.has("shelf");
     }
 
     /** What was done and stands, and what was undone, the newest on top. */
@@ -180,12 +182,7 @@ public class ListUndo {
                 service.setSettings(account, list, as(left, Views.Settings.class), as(back, Views.Settings.class), as);
             case "keying" ->
                 service.setKeying(account, list, as(left, Views.Keyed.class), as(back, Views.Keyed.class), as);
-            case "name" -> {
-                if (!store.head(account, list).orElseThrow().name().equals(left.asString())) {
-                    throw new Refused("Somebody else gave the list another name since. Nothing was undone.");
-                }
-                service.rename(account, list, back.asString(), as);
-            }
+            case "name" -> service.rename(account, list, Optional.of(left.asString()), back.asString(), as);
             case "variant" -> service.setVariantOut(account, list, left.asLong(), true, as);
             case "variantOut" -> service.setVariantOut(account, list, left.asLong(), false, as);
             default -> throw new Refused("This cannot be undone.");

@@ -52,18 +52,32 @@ class Quota {
      */
     void room(long club, int lists, List<Channel> channels) {
         Hold.row(jdbc, "club", club);
-        Kept kept = jdbc.sql(
+        Kept kept = kept(club);
+        fits(kept.lists() + lists, mostLists, "lists");
+        fits(kept.entries() + channels.size(), mostEntries, "entries in all of its lists");
+        fits(kept.chars() + characters(channels), mostChars, "characters in all of its lists");
+    }
+
+    private Kept kept(long club) {
+        return jdbc.sql(
                         """
-            select count(*) as lists, coalesce(sum(size_chars), 0) as chars,
-              (select count(*) from entry join channel_list on channel_list.id = entry.list_id where channel_list.club_id = :club and not entry.removed) as entries
+            select count(*) filter (where shelf <> 'deleted') as lists, coalesce(sum(size_chars), 0) as chars,
+              (select count(*) from entry join channel_list on channel_list.id = entry.list_id where channel_list.club_id = :club and channel_list.shelf <> 'deleted' and not entry.removed) as entries
             from channel_list where club_id = :club
             """)
                 .param("club", club)
                 .query(Kept.class)
                 .single();
-        fits(kept.lists() + lists, mostLists, "lists");
-        fits(kept.entries() + channels.size(), mostEntries, "entries in all of its lists");
-        fits(kept.chars() + characters(channels), mostChars, "characters in all of its lists");
+    }
+
+    /** As {@link #room}, for a list that was deleted and is brought back: its texts were counted all along. */
+    void back(long club, long list) {
+        room(club, 1, List.of());
+        jdbc.sql("select count(*) from entry where list_id = :list and not removed")
+                .param("list", list)
+                .query(Integer.class)
+                .optional()
+                .ifPresent(entries -> fits(kept(club).entries() + entries, mostEntries, "entries in all of its lists"));
     }
 
     private static void fits(long wanted, long most, String what) {

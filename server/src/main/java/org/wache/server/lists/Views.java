@@ -34,6 +34,7 @@ public final class Views {
             String changedBy,
             List<String> carriers,
             @Schema(nullable = true) Long parent,
+            Shelf shelf,
             @Schema(nullable = true) String unjudged) {}
 
     /** How many entries came to each verdict. */
@@ -59,6 +60,7 @@ public final class Views {
             List<Carrier> holders,
             Settings settings,
             @Schema(nullable = true) Parent parent,
+            Shelf shelf,
             Counts counts,
             List<String> assumptions,
             List<String> extraColumns,

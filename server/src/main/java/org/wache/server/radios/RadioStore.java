@@ -293,8 +293,8 @@ class RadioStore {
 
     List<MeantFor> meantFor(long model) {
         return jdbc.sql(
-                        "select channel_list.name as list, list_radio.lock from list_radio join channel_list on channel_list.id = list_radio.list_id"
-                                + " where list_radio.model_id = :model and list_radio.unit_id is null order by channel_list.name")
+                        "select kept_list.name as list, list_radio.lock from list_radio join kept_list on kept_list.id = list_radio.list_id and kept_list.shelf <> 'deleted'"
+                                + " where list_radio.model_id = :model and list_radio.unit_id is null order by kept_list.name")
                 .param("model", model)
                 .query(MeantFor.class)
                 .list();

@@ -24,7 +24,7 @@ public class WaiverDates {
         return jdbc.sql(
                         """
             select waiver.id, channel_list.name as list, waiver.number, waiver.message, waiver.reason, account.name as by, waiver.until
-            from waiver join channel_list on channel_list.id = waiver.list_id join account on account.id = waiver.account_id
+            from waiver join kept_list channel_list on channel_list.id = waiver.list_id and channel_list.shelf = 'in-use' join account on account.id = waiver.account_id
             where channel_list.club_id = :club and waiver.until is not null and waiver.ended_at is null order by waiver.until, waiver.id
             """)
                 .param("club", club)

@@ -155,8 +155,8 @@ class RosterStore {
     List<String> carries(long party) {
         return jdbc.sql(
                         """
-            select channel_list.name from list_carrier join channel_list on channel_list.id = list_carrier.list_id
-            where list_carrier.party_id = :party order by channel_list.name
+            select kept_list.name from list_carrier join kept_list on kept_list.id = list_carrier.list_id and kept_list.shelf <> 'deleted'
+            where list_carrier.party_id = :party order by kept_list.name
             """)
                 .param("party", party)
                 .query(String.class)

@@ -15,12 +15,14 @@ import org.springframework.web.bind.annotation.RestController;
 import org.wache.audit.finding.Wording;
 import org.wache.exchange.HolderShorthand;
 import org.wache.rulebook.Allocation;
+import org.wache.rulebook.AuthorisedService;
 import org.wache.rulebook.BandService;
 import org.wache.rulebook.ChannelService;
 import org.wache.rulebook.Edition;
 import org.wache.rulebook.FixedChannel;
 import org.wache.rulebook.Grant;
 import org.wache.rulebook.PlanRow;
+import org.wache.rulebook.Raster;
 import org.wache.rulebook.Service;
 import org.wache.server.accounts.Account;
 import org.wache.server.web.Refused;
@@ -32,10 +34,9 @@ class RulerController {
 
     /** Personal-radio channels overlap; they are drawn as wide as their raster lets them stand apart. */
     private static final long CHANNEL_DRAWN = 11_000;
-    /** Below this the table of allocations is too coarse to draw. */
     /** Stretches of a service that are farther apart are bands of their own. */
     private static final long FAR = 10_000_000;
-
+    /** Below this the table of allocations is too coarse to draw. */
     private static final long COARSE_BELOW = 25_000_000;
 
     private final Editions editions;
@@ -44,8 +45,11 @@ class RulerController {
         this.editions = editions;
     }
 
-    /** The ruler for a holder; frequencies in hertz. */
-    record Ruler(List<Band> bands, List<May> may, List<Plan> plan) {}
+    /** The ruler for a holder; frequencies in hertz. Channels are the fixed ones, in order. */
+    record Ruler(List<Band> bands, List<May> may, List<Plan> plan, List<Long> channels, List<Stepped> stepped) {}
+
+    /** A stretch whose channels stand at equal distances, without a row of the plan. */
+    record Stepped(long low, long high, Raster raster) {}
 
     /** A stretch that is looked at as one. */
     record Band(String name, long low, long high) {}
@@ -59,8 +63,14 @@ class RulerController {
             String service,
             String source) {}
 
-    /** A row of the band plan. */
-    record Plan(long low, long high, String words, @Schema(nullable = true) Optional<String> calling, boolean local) {}
+    /** A row of the band plan, and how its channels stand; where an area chooses, there are several ways. */
+    record Plan(
+            long low,
+            long high,
+            String words,
+            @Schema(nullable = true) Optional<String> calling,
+            boolean local,
+            List<Raster> rasters) {}
 
     @GetMapping("/api/ruler")
     Ruler ruler(
@@ -101,10 +111,30 @@ class RulerController {
         List<Plan> plan = new ArrayList<>(edition.allocations().stream()
                 .filter(row -> row.span().low() >= COARSE_BELOW)
                 .sorted(Comparator.comparingLong((Allocation row) -> -row.span().length()))
-                .map(row -> new Plan(row.span().low(), row.span().high(), row.whose(), Optional.empty(), false))
+                .map(row ->
+                        new Plan(row.span().low(), row.span().high(), row.whose(), Optional.empty(), false, List.of()))
                 .toList());
         edition.plan().rows().stream().map(RulerController::plan).forEach(plan::add);
-        return new Ruler(bands, may, plan);
+        return new Ruler(bands, may, plan, channels(edition), stepped(edition));
+    }
+
+    private static List<Long> channels(Edition edition) {
+        return edition.services().stream()
+                .filter(ChannelService.class::isInstance)
+                .flatMap(service -> ((ChannelService) service).channels().stream())
+                .filter(channel -> channel.restricted().isEmpty())
+                .map(channel -> channel.centre().hertz())
+                .distinct()
+                .sorted()
+                .toList();
+    }
+
+    private static List<Stepped> stepped(Edition edition) {
+        return edition.services().stream()
+                .filter(AuthorisedService.class::isInstance)
+                .flatMap(service -> ((AuthorisedService) service).rasters().stream())
+                .map(each -> new Stepped(each.span().low(), each.span().high(), each.raster()))
+                .toList();
     }
 
     /** Where services share a channel, the one that this holder may use is drawn; the earlier one of two. */
@@ -232,6 +262,6 @@ class RulerController {
     }
 
     private static Plan plan(PlanRow row) {
-        return new Plan(row.span().low(), row.span().high(), row.words(), row.calling(), row.local());
+        return new Plan(row.span().low(), row.span().high(), row.words(), row.calling(), row.local(), row.rasters());
     }
 }

@@ -59,10 +59,10 @@ public class StationStore {
     List<Use> uses(long club) {
         return jdbc.sql(
                         """
-            select base ->> 'name' as base, channel_list.id as list from channel_list,
+            select base ->> 'name' as base, channel_list.id as list from kept_list channel_list,
               jsonb_array_elements(case when jsonb_typeof(context -> 'houseRules' -> 'keyedTogether') = 'array'
                 then context -> 'houseRules' -> 'keyedTogether' else '[]' end) as base
-            where channel_list.club_id = :club order by channel_list.id desc
+            where channel_list.club_id = :club and channel_list.shelf <> 'deleted' order by channel_list.id desc
             """)
                 .param("club", club)
                 .query(Use.class)

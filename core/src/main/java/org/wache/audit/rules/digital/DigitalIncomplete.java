@@ -5,6 +5,7 @@ import java.util.List;
 import org.wache.audit.Entry;
 import org.wache.audit.EntryRule;
 import org.wache.audit.RulePage;
+import org.wache.audit.finding.Change;
 import org.wache.audit.finding.Finding;
 import org.wache.audit.finding.Slug;
 import org.wache.channel.Channel;
@@ -46,7 +47,19 @@ public final class DigitalIncomplete implements EntryRule {
                 ? List.of()
                 : List.of(Finding.query(Slug.DIGITAL_INCOMPLETE)
                         .message("%s needs %s, and the entry has none.", mode.name(), String.join(" and ", missing))
-                        .source("common practice"));
+                        .source("common practice")
+                        .cures(() -> cures(entry, mode)));
+    }
+
+    /**
+     * Directly, the colour code that most use is as good as another. What a repeater wants, and whom the entry calls, is a fact to be asked
+     * for: a guess would be clear and silent.
+     */
+    private static List<Change> cures(Entry entry, Mode mode) {
+        Channel channel = entry.channel();
+        return mode == Mode.DMR && !channel.isPair() && blank(channel, Field.COLOUR_CODE)
+                ? List.of(Change.of("Colour code 1", Field.COLOUR_CODE, "1"))
+                : List.of();
     }
 
     /** What is not given; a text that cannot be read is another finding's matter. */

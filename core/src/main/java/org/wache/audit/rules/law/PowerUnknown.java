@@ -1,6 +1,9 @@
 package org.wache.audit.rules.law;
 
+import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.wache.audit.Reckoned;
 import org.wache.audit.Route;
@@ -18,6 +21,10 @@ public final class PowerUnknown implements RouteRule {
 
     /** Above this no radio of such a list comes near the limit, and writing the limit into the list would be absurd. */
     private static final double WORTH_OFFERING = 50;
+    /** What most hand-helds give at their most. Common practice, no source. */
+    private static final Watts USUAL = new Watts(5);
+
+    private static final int MOST_LEVELS = 4;
 
     @Override
     public Slug slug() {
@@ -53,10 +60,26 @@ public final class PowerUnknown implements RouteRule {
                 .cures(() -> cures(route, limit.get())));
     }
 
+    /** The levels of the radios that the list is for, which is what will be set; without any, the most that is allowed. */
     private static List<Change> cures(Route route, PowerLimit limit) {
+        Map<String, Change> levels = new LinkedHashMap<>();
+        route.entry().context().radios().stream()
+                .flatMap(radio -> radio.model().powerAt(route.transmit()).stream())
+                .flatMap(at -> at.levels().stream())
+                .filter(level -> !Reckoned.of(route, level.output(), limit).over())
+                .sorted(Comparator.comparingDouble(level -> -level.output().value()))
+                .forEach(level -> levels.putIfAbsent(
+                        level.output().number(),
+                        Change.of(
+                                "Use " + level.output() + ", level “" + level.name() + "”",
+                                Field.POWER_W,
+                                level.output().number())));
+        if (!levels.isEmpty()) {
+            return levels.values().stream().limit(MOST_LEVELS).toList();
+        }
         Watts most = Reckoned.of(route, limit.watts(), limit).mostOutput();
         return most.value() > WORTH_OFFERING
-                ? List.of()
+                ? List.of(Change.of("Use " + USUAL, Field.POWER_W, USUAL.number()))
                 : List.of(Change.of("Use " + most, Field.POWER_W, most.number()));
     }
 }

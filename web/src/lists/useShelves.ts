@@ -1,0 +1,53 @@
+import { useMutation } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, data, type Schemas } from '../api/client';
+import { useCaughtUp } from '../api/fresh';
+
+type Shelf = Schemas['ListSummary']['shelf'];
+
+/** What was done to a list as a whole, and the shelf from which it came. */
+export interface Moved {
+  list: number;
+  words: string;
+  from: Shelf;
+  to: Shelf;
+}
+
+const WORDS: Record<Shelf, string> = {
+  'in-use': 'is back among the lists',
+  archived: 'is in the archive',
+  deleted: 'is deleted',
+};
+
+/** Archives lists, deletes them and brings them back; what was done last can be undone. */
+export function useShelves() {
+  const caughtUp = useCaughtUp();
+  const [done, setDone] = useState<Moved>();
+  const put = useMutation({
+    mutationFn: ({ list, from, to }: Moved) =>
+      data(
+        api.PUT('/api/lists/{list}/shelf', {
+          params: { path: { list } },
+          body: { before: from, after: to },
+        }),
+      ),
+    onMutate: () => setDone(undefined),
+    onSuccess: async (_, moved) => {
+      await caughtUp();
+      setDone(moved);
+    },
+  });
+  return {
+    done,
+    error: put.error,
+    busy: put.isPending,
+    move: (list: { id: number; name: string }, from: Shelf, to: Shelf) =>
+      put.mutate({ list: list.id, words: `${list.name} ${WORDS[to]}`, from, to }),
+    undo: () =>
+      done &&
+      put.mutate(
+        { ...done, words: 'Undone', from: done.to, to: done.from },
+        { onSuccess: () => setDone(undefined) },
+      ),
+  };
+}
