@@ -22,6 +22,7 @@ import * as lists from '../src/lists/arranged';
 import * as changes from '../src/lists/changes';
 import { useListChanges } from '../src/lists/useListChanges';
 import * as matrix from '../src/matrix/cells';
+import * as places from '../src/places/settings';
 import * as models from '../src/radios/modelBody';
 import * as radios from '../src/radios/state';
 import * as licences from '../src/roster/time';
@@ -62,6 +63,7 @@ const pieces: Record<string, Record<string, unknown>> = {
   steps: { ...steps },
   matrix: { ...matrix },
   megahertz: { ...megahertz },
+  places: { ...places },
   profiles: { ...profiles },
   models: {
     ...models,

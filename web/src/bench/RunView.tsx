@@ -14,6 +14,8 @@ import { inShort, markOf, open, said, share } from './words';
 
 type Job = Schemas['BenchJob'];
 
+const ATTEMPTS: Record<number, string> = { 2: 'second attempt', 3: 'third attempt' };
+
 /** A run: each radio with how far it has come, and what to press when one did not come through. */
 export function RunView({ run }: { run: Schemas['BenchRun'] }) {
   const caughtUp = useCaughtUp();
@@ -95,7 +97,7 @@ export function RunView({ run }: { run: Schemas['BenchRun'] }) {
                       `; ${job.leftOut} ${job.leftOut === 1 ? 'entry stays' : 'entries stay'} out`}
                     {job.brokenOff > 0
                       ? `; broken off when the server went away, and taken up again`
-                      : job.attempts > 1 && `; begun ${job.attempts} times`}
+                      : job.attempts > 1 && `; ${ATTEMPTS[job.attempts] ?? `attempt ${job.attempts}`}`}
                     {(job.state === 'failed' || job.state === 'differs') &&
                       (job.kept ? '; the new list is in it' : '; what was in it before is still in it')}
                   </span>
@@ -108,7 +110,7 @@ export function RunView({ run }: { run: Schemas['BenchRun'] }) {
               )}
               {['failed', 'differs', 'stopped'].includes(job.state) && (
                 <Button onClick={() => again.mutate([job])} disabled={again.isPending}>
-                  Again
+                  Try {job.label} again
                 </Button>
               )}
               <FaultMenu unit={job.unit} label={job.label} fault={job.fault ?? undefined} />

@@ -58,7 +58,7 @@ export function inShort(jobs: Job[]): string {
     [count('good'), 'done'],
     [count('running'), 'at work'],
     [count('waiting'), 'waiting'],
-    [count('failed', 'differs'), 'not well'],
+    [count('failed', 'differs'), 'failed'],
     [count('stopped'), 'stopped'],
   ] as const;
   return parts

@@ -63,7 +63,7 @@ export function Card({ card, note }: { card: HolderCard; note?: string }) {
               onClick={() => setTalkOnly(!talkOnly)}
               className={`text-second shrink-0 rounded-full border px-3 py-1 whitespace-nowrap ${talkOnly ? 'border-accent bg-accent-wash text-accent' : 'border-edge'}`}
             >
-              Only to talk
+              Only channels I may talk on
             </button>
           </div>
           <ul className="border-line bg-sheet divide-line divide-y rounded border">
@@ -112,8 +112,8 @@ function Row({ entry, zone }: { entry: Entry; zone: string }) {
           <span className="text-second block">
             {entry.talks ? (
               <>
-                {entry.shift || 'direct'}
-                {entry.sends && <> · {entry.sends}</>}
+                {entry.shift ? `${entry.shift} MHz` : 'direct'}
+                {entry.sends && <> · {toned(entry.sends)}</>}
               </>
             ) : (
               <span className="text-soft">listen</span>
@@ -125,6 +125,9 @@ function Row({ entry, zone }: { entry: Entry; zone: string }) {
     </li>
   );
 }
+
+/** What is sent to open a repeater: a tone in hertz, or a code such as D023N. */
+const toned = (sends: string) => (/^\d/.test(sends) ? `tone ${sends}` : `code ${sends}`);
 
 /** A filled arrow where the holder talks, a ring where they listen: as on the printed card. */
 function Mark({ talks }: { talks: boolean }) {

@@ -128,7 +128,7 @@ function Chosen({ choice, group, onChange }: Omit<Props, 'holders'>) {
             <span className="font-semibold">{row.name}</span> <span className="text-soft">{row.what}</span>
           </span>
           <Button kind="quiet" className="text-second" onClick={() => onChange(row.without)}>
-            Take away<span className="sr-only"> {row.name}</span>
+            Remove<span className="sr-only"> {row.name}</span>
           </Button>
         </li>
       ))}

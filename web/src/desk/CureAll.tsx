@@ -127,9 +127,9 @@ export function CureAll({ desk, onTake, onClose }: Props) {
           <div className="border-line flex flex-wrap items-center gap-x-5 gap-y-2 border-t px-4 py-3">
             {proposed.data && <CountsChange before={proposed.data.before} after={proposed.data.after} />}
             <span className="grow" />
-            <Button onClick={onClose}>Leave it</Button>
+            <Button onClick={onClose}>Cancel</Button>
             <Button kind="strong" type="submit" disabled={all.length === 0}>
-              Take {all.length} {all.length === 1 ? 'cure' : 'cures'}
+              Apply {all.length} {all.length === 1 ? 'cure' : 'cures'}
             </Button>
           </div>
         </DialogPanel>

@@ -124,7 +124,7 @@ export function Dossier({
             className="text-second text-soft hover:text-hold underline-offset-2 hover:underline"
             onClick={onRemove}
           >
-            Take this entry out of the list
+            Remove this entry
           </button>
         </div>
       )}

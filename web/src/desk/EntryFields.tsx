@@ -81,7 +81,7 @@ export function EntryFields({ rulebook, fields, draft, fixed, onType, onSave, on
             {odd === undefined ? 'Save' : 'It is meant'}
           </Button>
           <Button kind="quiet" className="text-second" onClick={onDrop}>
-            Take back
+            Discard changes
           </Button>
           {odd !== undefined && (
             <span role="alert" className="text-query text-second">

@@ -69,7 +69,7 @@ export function News({ list, version, onTake }: Props) {
                         ]).then((taken) => (taken ? seen([each.entry]) : undefined))
                       }
                     >
-                      Take it over
+                      Use the directory’s line
                     </Button>
                   )}
                   <Button onClick={() => void seen([each.entry])}>Leave the entry</Button>

@@ -40,7 +40,7 @@ export function TakeBar({ brought, destination, sheet, mapping, entries, note }:
   return (
     <footer className="border-line bg-sheet flex flex-wrap items-end gap-x-4 gap-y-2 border-y px-5 py-3">
       <Choice
-        label="Take them into"
+        label="Bring them into"
         value={into === null ? '' : String(into)}
         options={[['', 'a new list'] as const, ...own.map((each) => [String(each.id), each.name] as const)]}
         onChange={destination.setInto}
@@ -70,7 +70,7 @@ export function TakeBar({ brought, destination, sheet, mapping, entries, note }:
         />
       )}
       <p className="text-second text-soft min-w-0 grow basis-48 self-center">{note}</p>
-      <Button onClick={() => void go(into === null ? '/lists' : `/lists/${into}`)}>Leave it</Button>
+      <Button onClick={() => void go(into === null ? '/lists' : `/lists/${into}`)}>Cancel</Button>
       <Button
         kind="strong"
         data-next
@@ -79,7 +79,7 @@ export function TakeBar({ brought, destination, sheet, mapping, entries, note }:
       >
         {take.isPending
           ? `Taking ${entries} entries …`
-          : `${into === null ? 'Take' : 'Add'} ${entries} ${entries === 1 ? 'entry' : 'entries'}`}
+          : `${into === null ? 'Bring in' : 'Add'} ${entries} ${entries === 1 ? 'entry' : 'entries'}`}
       </Button>
       {take.error && (
         <div className="w-full">

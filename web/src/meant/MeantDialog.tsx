@@ -89,7 +89,7 @@ export function MeantDialog({ meant, onClose }: Props) {
                   ? ''
                   : 'Coordinators and reviewers choose.'}
             </span>
-            <Button onClick={onClose}>Leave it</Button>
+            <Button onClick={onClose}>Cancel</Button>
             <Button kind="strong" type="submit" disabled={!may || save.isPending}>
               Save
             </Button>

@@ -166,10 +166,10 @@ function Person({ group, person, parties, may }: PersonProps) {
           <Button kind="strong" type="submit" disabled={change.isPending}>
             Save
           </Button>
-          <Button onClick={() => setChanging(false)}>Leave it</Button>
+          <Button onClick={() => setChanging(false)}>Cancel</Button>
           <span className="grow" />
           <Button disabled={remove.isPending} onClick={() => remove.mutate()}>
-            Take out of the group
+            Remove from the group
           </Button>
         </form>
       )}

@@ -9,7 +9,7 @@ import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
 import { PlaceFacts } from './PlaceFacts';
 import { PlaceMap } from './PlaceMap';
-import { draftOf, problem, settingsOf, type Draft } from './settings';
+import { degreesText, draftOf, problem, settingsOf, type Draft } from './settings';
 import { SettingsForm } from './SettingsForm';
 
 /** Where a list is used, and the group's rules for it. */
@@ -77,8 +77,8 @@ function Settings({ desk, places }: { desk: Desk; places: Schemas['Places'] }) {
   const choose = (latitude: number, longitude: number) =>
     set({
       kind: draft.kind === 'circle' ? 'circle' : 'site',
-      latitude: String(latitude),
-      longitude: String(longitude),
+      latitude: degreesText(latitude, 'NS'),
+      longitude: degreesText(longitude, 'EW'),
     });
   return (
     <main className="mx-auto grid w-full max-w-6xl gap-6 px-5 pt-4 pb-8 lg:grid-cols-[minmax(0,1fr)_minmax(0,26rem)]">
@@ -133,7 +133,7 @@ function Settings({ desk, places }: { desk: Desk; places: Schemas['Places'] }) {
             Save
           </Button>
           <Button disabled={!changed} onClick={() => setDraft(draftOf(desk.settings))}>
-            Take back
+            Discard changes
           </Button>
         </div>
       </form>

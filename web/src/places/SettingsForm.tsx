@@ -49,8 +49,8 @@ export function SettingsForm({ draft, regions, fixed, onChange }: Props) {
         />
         {(draft.kind === 'site' || draft.kind === 'circle') && (
           <div className="grid grid-cols-3 gap-2">
-            {figure('Latitude', '° N', 'latitude')}
-            {figure('Longitude', '° E', 'longitude')}
+            {figure('Latitude', '° N or S', 'latitude')}
+            {figure('Longitude', '° E or W', 'longitude')}
             {draft.kind === 'circle' && figure('Radius', 'km', 'radiusKm')}
           </div>
         )}

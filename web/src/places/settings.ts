@@ -28,9 +28,27 @@ function number(typed: string): number | null {
   return typed.trim() === '' || Number.isNaN(value) ? null : value;
 }
 
+/**
+ * Degrees as people write them: 45.2 N, 93,1° W, or with a sign. Nothing when it is none.
+ *
+ * @param letters what stands for above and below zero
+ */
+export function degrees(typed: string, letters: 'NS' | 'EW'): number | null {
+  const found = /^([-−+]?)\s*(\d{1,3}(?:[.,]\d+)?)\s*°?\s*([NSEW])?$/i.exec(typed.trim());
+  if (!found) return null;
+  const [, sign, figure, letter = ''] = found;
+  const at = letters.indexOf(letter.toUpperCase());
+  if (at < 0 || (sign && letter)) return null;
+  const below = letter === '' ? sign === '-' || sign === '−' : at === 1;
+  const value = Number(figure!.replace(',', '.'));
+  return below ? -value : value;
+}
+
+/** Degrees as they are shown: 93.1° W. */
+export const degreesText = (value: number | null | undefined, letters: 'NS' | 'EW') =>
+  value == null ? '' : `${Math.abs(value)}° ${letters[value < 0 ? 1 : 0]}`;
+
 const FIGURES: [keyof Draft, string][] = [
-  ['latitude', 'The latitude'],
-  ['longitude', 'The longitude'],
   ['radiusKm', 'The radius'],
   ['antennaGainDbd', 'The antenna gain'],
   ['feedLossDb', 'The feed loss'],
@@ -46,6 +64,10 @@ export function problem(draft: Draft): string | undefined {
       draft[key].trim() !== '' && (key === 'antennaGainDbd' ? dbd(draft[key]) : number(draft[key])) === null,
   );
   if (wrong) return `${wrong[1]} should be a number, not “${draft[wrong[0]]}”.`;
+  if (draft.latitude.trim() !== '' && degrees(draft.latitude, 'NS') === null)
+    return `The latitude should be degrees such as 45.2° N, not “${draft.latitude}”.`;
+  if (draft.longitude.trim() !== '' && degrees(draft.longitude, 'EW') === null)
+    return `The longitude should be degrees such as 93.1° W, not “${draft.longitude}”.`;
   const half =
     (draft.kind === 'site' || draft.kind === 'circle') &&
     (draft.latitude.trim() === '') !== (draft.longitude.trim() === '');
@@ -57,8 +79,8 @@ export function draftOf(settings: Settings): Draft {
   const placed = place?.latitude != null;
   return {
     kind: placed ? ((place?.radiusKm ?? 0) > 0 ? 'circle' : 'site') : place?.region ? 'region' : 'unknown',
-    latitude: text(place?.latitude),
-    longitude: text(place?.longitude),
+    latitude: degreesText(place?.latitude, 'NS'),
+    longitude: degreesText(place?.longitude, 'EW'),
     radiusKm: text(place?.radiusKm),
     region: text(place?.region),
     antennaGainDbd: text(settings.antennaGainDbd),
@@ -80,8 +102,8 @@ function place(draft: Draft): Settings['place'] {
       ? { ...NOWHERE, latitude: null, longitude: null, radiusKm: null, region: draft.region }
       : null;
   if (draft.kind === 'unknown') return null;
-  const latitude = number(draft.latitude);
-  const longitude = number(draft.longitude);
+  const latitude = degrees(draft.latitude, 'NS');
+  const longitude = degrees(draft.longitude, 'EW');
   if (latitude === null && longitude === null) return null;
   const radiusKm = draft.kind === 'circle' ? number(draft.radiusKm) : null;
   return { ...NOWHERE, latitude, longitude, radiusKm, region: null };

@@ -96,7 +96,7 @@ export function OverlayRow({ row, uses, onFocus, onChange, onRemove }: Props) {
         onChange={(text) => set({ warning: text || null })}
       />
       <Button kind="quiet" className="text-second" onClick={onRemove}>
-        Take away<span className="sr-only"> the row {row.mhz}</span>
+        Remove<span className="sr-only"> the row {row.mhz}</span>
       </Button>
     </li>
   );

@@ -163,7 +163,7 @@ function Editor({ group, overlay }: { group: number; overlay: Schemas['Overlay']
               Put version {overlay.version + 1} in force
             </Button>
             <Button disabled={!changed} onClick={() => setRows(overlay.rows)}>
-              Take back
+              Discard changes
             </Button>
           </div>
         </form>

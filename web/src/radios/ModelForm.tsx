@@ -57,7 +57,7 @@ export function ModelForm({ body, title, problem, busy, onSave, onLeave }: Props
           aria-label="Model file"
           onChange={(event) => void take(event.target.files?.[0])}
         />
-        <Button onClick={onLeave}>Leave it</Button>
+        <Button onClick={onLeave}>Cancel</Button>
         <Button kind="strong" type="submit" disabled={busy || plain(draft.model) === ''}>
           Save
         </Button>

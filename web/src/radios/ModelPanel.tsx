@@ -124,7 +124,7 @@ export function ModelPanel({ group, model, onDone }: Props) {
           className="text-soft hover:text-hold underline-offset-2 hover:underline"
           onClick={() => remove.mutate()}
         >
-          Take {model!.name} out
+          Remove {model!.name}
         </button>
       </div>
     </div>

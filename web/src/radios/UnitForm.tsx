@@ -72,7 +72,7 @@ export function UnitForm({ group, models, unit, onDone }: Props) {
     >
       <div className="flex flex-wrap items-center gap-2">
         <h2 className="text-title grow font-semibold">{unit ? unit.label : 'A new radio'}</h2>
-        <Button onClick={() => onDone(unit ? String(unit.id) : undefined)}>Leave it</Button>
+        <Button onClick={() => onDone(unit ? String(unit.id) : undefined)}>Cancel</Button>
         <Button
           kind="strong"
           type="submit"

@@ -153,7 +153,7 @@ export function UnitPanel({ group, unit, radios, onDone }: Props) {
         className="text-second text-soft hover:text-hold self-start underline-offset-2 hover:underline"
         onClick={() => remove.mutate()}
       >
-        Take {unit.label} out
+        Remove {unit.label}
       </button>
     </div>
   );

@@ -71,7 +71,7 @@ export const LINES: Line[] = [
   {
     key: 'certifiedFor',
     label: 'Certified under Part',
-    hint: 'such as 95E, 90; “nothing” when it is certified for nothing',
+    hint: 'such as 95E, 90; “nothing” when it is without any certification',
     show: (value) => (value === undefined ? '' : (value as string[]).length === 0 ? 'nothing' : list(value)),
     make: (typed) => (typed.trim() === '' ? undefined : typed.trim() === 'nothing' ? [] : items(typed)),
   },

@@ -98,7 +98,7 @@ export function Recall({
           maxLength={500}
           onChange={setReason}
         />
-        <Button onClick={() => setOpen(false)}>Leave it</Button>
+        <Button onClick={() => setOpen(false)}>Cancel</Button>
         <Button kind="strong" type="submit" disabled={reason.trim() === '' || recall.isPending}>
           Recall release {line.number}
         </Button>

@@ -324,7 +324,7 @@ function Out({ gate, next }: { gate: Gate; next: boolean }) {
     <Station
       next={next}
       last
-      title="Out it goes"
+      title="Release"
       verdict={gate.missing.length === 0 ? 'clear' : ''}
       words={
         gate.inUse

@@ -235,7 +235,7 @@ function Settle({
             onChange={(event) => setUntil(event.target.value)}
           />
         </Labelled>
-        <Button onClick={onDone}>Leave it</Button>
+        <Button onClick={onDone}>Cancel</Button>
         <Button
           kind="strong"
           type="submit"

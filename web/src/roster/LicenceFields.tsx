@@ -37,7 +37,7 @@ export function LicenceFields({ licence, services, today, notes, onChange, onRem
           )}
         </span>
         <Button kind="quiet" className="text-second" onClick={onRemove}>
-          Take away
+          Remove
         </Button>
       </header>
       <div className="grid grid-cols-4 gap-3 max-sm:grid-cols-2">
@@ -63,7 +63,7 @@ export function LicenceFields({ licence, services, today, notes, onChange, onRem
           onChange={(granted) => set({ granted: granted || null })}
         />
         <Field
-          label="Last day"
+          label="Expires"
           type="date"
           value={licence.expires ?? ''}
           onChange={(expires) => set({ expires: expires || null })}

@@ -122,7 +122,7 @@ export function LineFields({ line, onChange, onRemove }: Props) {
         />
       )}
       <Button kind="quiet" className="text-second" onClick={onRemove}>
-        Take away<span className="sr-only"> the line {line.mhz}</span>
+        Remove<span className="sr-only"> the line {line.mhz}</span>
       </Button>
     </div>
   );

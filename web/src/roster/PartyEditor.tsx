@@ -77,7 +77,7 @@ export function PartyEditor({ group, roster, party, start, onDone, onBack }: Pro
         <div className="flex flex-wrap items-center gap-3">
           <h2 className="text-title grow font-semibold">{party ? party.name : 'Somebody new'}</h2>
           <Button disabled={!changed} onClick={() => setDraft(draftOf(start))}>
-            Take back
+            Discard changes
           </Button>
           <Button
             kind="strong"
@@ -105,7 +105,7 @@ export function PartyEditor({ group, roster, party, start, onDone, onBack }: Pro
               <button
                 key={name}
                 type="button"
-                title={`Take out of ${name}`}
+                title={`Remove from ${name}`}
                 onClick={() => set({ teams: draft.teams.filter((each) => each !== name) })}
                 className="border-edge bg-sheet hover:border-hold hover:text-hold rounded-full border px-2.5 py-0.5"
               >
@@ -180,7 +180,7 @@ export function PartyEditor({ group, roster, party, start, onDone, onBack }: Pro
               className="text-second text-soft hover:text-hold underline-offset-2 hover:underline"
               onClick={() => remove.mutate()}
             >
-              Take {party.name} out of the roster
+              Remove {party.name} from the roster
             </button>
           </div>
         )}

@@ -65,7 +65,7 @@ export function Register({ party, onTake }: Props) {
               (difference) => difference.part === 'class' || difference.part === 'expires',
             ) && (
               <Button className="text-second" onClick={() => take(each)}>
-                Take it over
+                Use the register’s value
               </Button>
             )}
           </li>

@@ -63,7 +63,7 @@ export function RosterPage() {
         {group && <CalendarAddress key={group.id} group={group.id} />}
         {may && (
           <Button kind="strong" onClick={() => choose('new')}>
-            Take somebody in
+            Add someone
           </Button>
         )}
       </section>

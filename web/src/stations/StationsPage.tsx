@@ -207,7 +207,7 @@ function Sheets({ group, stations, lists }: SheetsProps) {
               <span className="grow" />
               {stored && (
                 <Button kind="quiet" disabled={remove.isPending} onClick={() => remove.mutate()}>
-                  Take it out
+                  Remove it
                 </Button>
               )}
             </div>

@@ -63,7 +63,7 @@ export function TalkGroups({ groups, onChange }: Props) {
           />
           <Button
             kind="quiet"
-            aria-label={`Take out ${each.name || 'this talk group'}`}
+            aria-label={`Remove ${each.name || 'this talk group'}`}
             onClick={() => onChange(groups.filter((_, at) => at !== index))}
           >
             ×

@@ -106,7 +106,7 @@ export function ToneKnowledge({ group, known, onClose }: Props) {
                   />
                   <Button
                     kind="quiet"
-                    aria-label={`Take out ${each.who || 'this one'}`}
+                    aria-label={`Remove ${each.who || 'this one'}`}
                     onClick={() => setNeighbours((old) => old.filter((_, at) => at !== index))}
                   >
                     ×
@@ -152,7 +152,7 @@ export function ToneKnowledge({ group, known, onClose }: Props) {
                   />
                   <Button
                     kind="quiet"
-                    aria-label={`Take out ${table.model || 'this table'}`}
+                    aria-label={`Remove ${table.model || 'this table'}`}
                     onClick={() => setTables((old) => old.filter((_, at) => at !== index))}
                   >
                     ×
@@ -170,7 +170,7 @@ export function ToneKnowledge({ group, known, onClose }: Props) {
             {save.error && <Notice message={save.error.message} />}
           </div>
           <div className="border-line flex justify-end gap-3 border-t px-4 py-3">
-            <Button onClick={onClose}>Leave it</Button>
+            <Button onClick={onClose}>Cancel</Button>
             <Button kind="strong" disabled={save.isPending} onClick={() => save.mutate()}>
               Keep them
             </Button>

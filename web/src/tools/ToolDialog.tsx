@@ -72,7 +72,7 @@ export function ToolDialog({ title, words, children, asked, label, onTake, onClo
           <div className="border-line flex flex-wrap items-center gap-x-5 gap-y-2 border-t px-4 py-3">
             {proposal && <CountsChange before={proposal.before} after={proposal.after} />}
             <span className="grow" />
-            <Button onClick={onClose}>Leave it</Button>
+            <Button onClick={onClose}>Cancel</Button>
             <Button
               kind="strong"
               disabled={
@@ -84,8 +84,8 @@ export function ToolDialog({ title, words, children, asked, label, onTake, onClo
               onClick={() => proposal && onTake(label, taken.map(asChange), proposal.order ?? undefined)}
             >
               {taken.length > 0
-                ? `Take ${taken.length} ${taken.length === 1 ? 'change' : 'changes'}`
-                : 'Take it'}
+                ? `Apply ${taken.length} ${taken.length === 1 ? 'change' : 'changes'}`
+                : 'Apply'}
             </Button>
           </div>
         </DialogPanel>

@@ -57,7 +57,7 @@ export function MergeView({ desk, other, onTake, onDone }: Props) {
           <Button kind="strong" disabled={open > 0} onClick={() => void take()}>
             {open > 0
               ? `Settle ${open} ${open === 1 ? 'entry' : 'entries'} first`
-              : `Take ${rows.filter(taken).length} of ${rows.length}`}
+              : `Apply ${rows.filter(taken).length} of ${rows.length}`}
           </Button>
         )}
       </div>

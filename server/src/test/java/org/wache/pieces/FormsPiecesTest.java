@@ -147,7 +147,7 @@ class FormsPiecesTest extends InPieces {
         assertThat(ask("models.changed", "{\"modes\": [\"FM\"]}", text("modes"), text("")))
                 .isEqualTo(json("{}"));
         assertThat(ask("models.changed", "{}", text("certifiedFor"), text("nothing")))
-                .as("certified for nothing is something")
+                .as("without any certification is something")
                 .isEqualTo(json("{\"certifiedFor\": []}"));
     }
 
@@ -419,5 +419,37 @@ class FormsPiecesTest extends InPieces {
         assertThat(told.path(0).path("finding").path("hold").asBoolean()).isTrue();
         assertThat(told.path(1).path("models").valueStream().map(JsonNode::asString))
                 .containsExactly("Heron", "Wren");
+    }
+
+    /** Degrees as they are written on charts, and with the sign of ISO 6709. */
+    @ParameterizedTest
+    @CsvSource({
+        "93.1 W, EW, -93.1",
+        "93.1° W, EW, -93.1",
+        "'93,1w', EW, -93.1",
+        "-93.1, EW, -93.1",
+        "−93.1, EW, -93.1",
+        "93.1, EW, 93.1",
+        "45.2° N, NS, 45.2",
+        "33 S, NS, -33",
+        "45.2 W, NS,",
+        "-93.1 W, EW,",
+        "north, NS,",
+        "93.1 W 4, EW,",
+    })
+    void degreesAreReadAsPeopleWriteThem(String typed, String letters, Double wanted) {
+        JsonNode read = ask("places.degrees", "\"" + typed + "\"", "\"" + letters + "\"");
+        if (wanted == null) {
+            assertThat(read.isNull()).isTrue();
+        } else {
+            assertThat(read.asDouble()).isEqualTo(wanted);
+        }
+    }
+
+    @Test
+    void degreesAreShownWithTheirLetter() {
+        assertThat(ask("places.degreesText", "-93.1", "\"EW\"").asString()).isEqualTo("93.1° W");
+        assertThat(ask("places.degreesText", "45.25", "\"NS\"").asString()).isEqualTo("45.25° N");
+        assertThat(ask("places.degreesText", "null", "\"NS\"").asString()).isEmpty();
     }
 }

@@ -39,7 +39,7 @@ class DeskBrowserTest extends InBrowser {
         page.getByLabel("List file")
                 .setInputFiles(new FilePayload("my list.csv", "text/csv", csv.getBytes(StandardCharsets.UTF_8)));
         page.getByLabel("Carried by").selectOption("");
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Take \\d+ entr")))
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Bring in \\d+ entr")))
                 .click();
         assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("my list")))
                 .isVisible();
@@ -148,7 +148,7 @@ class DeskBrowserTest extends InBrowser {
         page.reload();
         slip("Top edge").first().click();
         assertThat(page.getByLabel("Power, W")).hasValue("147.42");
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Take back"))
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Discard changes"))
                 .click();
         assertThat(page.getByLabel("Power, W")).hasValue("5");
         page.getByLabel("Hears (RX), MHz").fill("146.580");
@@ -156,7 +156,7 @@ class DeskBrowserTest extends InBrowser {
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Let it talk where it did"))
                 .click();
         assertThat(page.getByLabel("Talks on (TX), MHz")).hasValue("147.995");
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Take back"))
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Discard changes"))
                 .click();
         slip("Ridge").click();
         page.getByLabel("Hears (RX), MHz").fill("147.000");

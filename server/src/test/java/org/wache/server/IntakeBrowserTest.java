@@ -72,7 +72,7 @@ class IntakeBrowserTest extends InBrowser {
         page.getByLabel("What Place is").selectOption("note");
         assertThat(rows).containsText("open");
         page.getByLabel("Its name").fill("Club repeaters");
-        button("Take 2 entries").click();
+        button("Bring in 2 entries").click();
         assertThat(page.getByText("1 row of club made no entry.")).isVisible();
         assertThat(slip("hears 146.940")).containsText("open");
         button("Look at it").click();
@@ -95,7 +95,7 @@ class IntakeBrowserTest extends InBrowser {
         assertAccessible();
         page.getByLabel("Its name").fill("Own and carried");
         page.getByLabel("Carried by").selectOption("Levee walkers");
-        button("Take 4 entries").click();
+        button("Bring in 4 entries").click();
         assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Own and carried")))
                 .isVisible();
         assertThat(page.getByText("Nobody carries this list yet")).isHidden();
@@ -145,7 +145,7 @@ class IntakeBrowserTest extends InBrowser {
         Locator rows = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("The rows"));
         assertThat(rows).containsText("hears 462.575 · talks on 467.575 · FM · sends 141.3");
         assertThat(rows).containsText("code 27 is 167.9 Hz");
-        button("Take 2 entries").click();
+        button("Bring in 2 entries").click();
         assertThat(slip("FRS 14")).isVisible();
     }
 
@@ -196,10 +196,10 @@ class IntakeBrowserTest extends InBrowser {
         page.getByLabel("Channels").fill("3-5");
         Locator changes = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What would change"));
         assertThat(changes).containsText(java.util.regex.Pattern.compile("called FRS [345] instead of Ridge"));
-        assertThat(button("Take 3 changes")).isVisible();
+        assertThat(button("Apply 3 changes")).isVisible();
         assertAccessible();
         changes.getByRole(AriaRole.CHECKBOX).nth(2).uncheck();
-        button("Take 2 changes").click();
+        button("Apply 2 changes").click();
         assertThat(slip("FRS")).hasCount(2);
         assertThat(slip("Weather")).isVisible();
         page.keyboard().press("Control+z");
@@ -214,7 +214,7 @@ class IntakeBrowserTest extends InBrowser {
         tool("Order, numbers, zones");
         assertThat(page.getByText("The entries stand in another order.")).isVisible();
         assertAccessible();
-        button("Take 3 changes").click();
+        button("Apply 3 changes").click();
         assertThat(page.locator("[data-entry]").first()).containsText("Levee East");
         page.keyboard().press("Control+z");
         assertThat(page.locator("[data-entry]").first()).containsText("Ridge");
@@ -289,7 +289,7 @@ class IntakeBrowserTest extends InBrowser {
         assertThat(button("Settle 1 entry first")).isDisabled();
         assertThat(page.getByText("here 88.5, there 114.8")).isVisible();
         button("Take what is there").click();
-        button("Take 1 of 1").click();
+        button("Apply 1 of 1").click();
         assertThat(page.getByText("The other list has nothing new for this one."))
                 .isVisible();
     }

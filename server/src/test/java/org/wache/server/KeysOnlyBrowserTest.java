@@ -91,7 +91,7 @@ class KeysOnlyBrowserTest extends InBrowser {
         assertThat(page.getByRole(AriaRole.DIALOG)).hasCount(1);
         assertThat(focused()).hasAttribute("type", "checkbox");
         press("Space"); // queries too
-        assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Take 1 cure")))
+        assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Apply 1 cure")))
                 .isEnabled();
         press("Enter");
         assertThat(page.getByRole(AriaRole.DIALOG)).hasCount(0);

@@ -136,7 +136,7 @@ class OnSiteBrowserTest extends InBrowser {
         button("Add it").click();
         assertThat(page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Stations")))
                 .containsText("Sluice");
-        button("Take it out").click();
+        button("Remove it").click();
         assertThat(page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Stations")))
                 .not()
                 .containsText("Sluice");

@@ -110,13 +110,13 @@ class PagesBrowserTest extends InBrowser {
         Locator dialog = page.getByRole(AriaRole.DIALOG);
         assertThat(dialog).containsText("Nothing is taken from those who may unless you say so:");
         assertThat(dialog).containsText("NFM instead of FM");
-        button("Take 1 cure").click();
+        button("Apply 1 cure").click();
         assertThat(holds).containsText("1");
         page.keyboard().press("Control+z");
         assertThat(holds).containsText("2");
         page.keyboard().press("a");
         dialog.getByRole(AriaRole.CHECKBOX).nth(1).uncheck();
-        assertThat(button("Take 0 cures")).isDisabled();
+        assertThat(button("Apply 0 cures")).isDisabled();
     }
 
     @Test
@@ -134,7 +134,7 @@ class PagesBrowserTest extends InBrowser {
     @Test
     void somebodyIsTakenIntoTheRosterAndHeldAgainstTheRegister() {
         go("/roster");
-        button("Take somebody in").click();
+        button("Add someone").click();
         page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)).fill("Linnea Eddy");
         page.getByLabel("Add to a team").fill("Net control");
         button("Amateur").click();
@@ -143,7 +143,7 @@ class PagesBrowserTest extends InBrowser {
         button("Save").click();
         Locator register = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Licence register"));
         assertThat(register).containsText("The class is technician, not novice.");
-        register.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Take it over"))
+        register.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Use the register’s value"))
                 .click();
         assertThat(page.getByLabel("Class")).hasValue("technician");
         button("Save").click();
@@ -151,7 +151,7 @@ class PagesBrowserTest extends InBrowser {
         page.getByLabel("Call sign").fill("XX1QRA");
         button("Save").click();
         assertThat(page.getByText("has not the usual shape")).isVisible();
-        page.getByText("Take Linnea Eddy out of the roster").click();
+        page.getByText("Remove Linnea Eddy from the roster").click();
         assertThat(page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Everyone")))
                 .not()
                 .containsText("Linnea Eddy");
@@ -173,10 +173,10 @@ class PagesBrowserTest extends InBrowser {
         go("/lists/" + list + "/place");
         assertThat(page.getByTestId("map")).isVisible();
         page.getByLabel("The place is").selectOption("site");
-        page.getByLabel("Latitude, ° N").fill("north");
-        assertThat(page.getByRole(AriaRole.ALERT)).containsText("The latitude should be a number");
-        page.getByLabel("Latitude, ° N").fill("42,33");
-        page.getByLabel("Longitude, ° E").fill("-83.05");
+        page.getByLabel("Latitude, ° N or S").fill("north");
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("The latitude should be degrees such as 45.2° N");
+        page.getByLabel("Latitude, ° N or S").fill("42,33");
+        page.getByLabel("Longitude, ° E or W").fill("83.05 W");
         assertThat(page.getByText("In Michigan.")).isVisible();
         assertThat(page.getByText(Pattern.compile("^North of Line A, \\d+ km"))).isVisible();
         button("Save").click();
@@ -211,7 +211,7 @@ class PagesBrowserTest extends InBrowser {
                 .click();
         assertThat(page.getByText("Nothing is changed yet.")).isVisible();
         assertThat(page.getByText(": mast")).isVisible();
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Take away the row 146.55"))
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Remove the row 146.55"))
                 .click();
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Put version")))
                 .click();
@@ -259,7 +259,7 @@ class PagesBrowserTest extends InBrowser {
         assertThat(time).containsText("Karl Backwater");
         time.getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(Pattern.compile("Karl Backwater")))
                 .click();
-        assertThat(page.getByLabel("Last day")).hasValue("2026-08-31");
+        assertThat(page.getByLabel("Expires")).hasValue("2026-08-31");
     }
 
     /** From the first page: a copy is named, put into the archive, deleted there, and is back by one press each. */
@@ -375,7 +375,7 @@ class PagesBrowserTest extends InBrowser {
             go("/lists/" + list);
             assertThat(page.getByTestId("verdict")).isVisible();
             page.keyboard().press("a");
-            assertThat(button("Take 1 cure")).isVisible();
+            assertThat(button("Apply 1 cure")).isVisible();
             assertAccessible();
         }
     }

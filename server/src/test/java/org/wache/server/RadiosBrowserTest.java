@@ -102,13 +102,13 @@ class RadiosBrowserTest extends InBrowser {
                         new Page.GetByRoleOptions().setName(Pattern.compile("Levee walkers, Heron H2, Amateur: ")))
                 .click();
         Locator why = page.getByRole(AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions().setName("Why"));
-        assertThat(why).containsText("does not stand on the display of Heron H2");
+        assertThat(why).containsText("does not fit the display of Heron H2");
         assertAccessible();
         why.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("Call it")))
                 .click();
         assertThat(why).containsText("It goes in as it is");
         button("Undo").click();
-        assertThat(why).containsText("does not stand on the display of Heron H2");
+        assertThat(why).containsText("does not fit the display of Heron H2");
         page.getByRole(AriaRole.GRID).press("1");
         assertThat(why).containsText("It goes in as it is");
         page.getByRole(AriaRole.GRID).press("ArrowLeft");
@@ -149,14 +149,14 @@ class RadiosBrowserTest extends InBrowser {
         page.getByLabel("Identify as").fill("ke9qrb");
         assertAccessible();
         button("Write 3 radios").click();
-        assertThat(page.getByText("2 done, 1 not well").first()).isVisible();
+        assertThat(page.getByText("2 done, 1 failed").first()).isVisible();
         assertThat(page.getByText("What the radio says comes damaged, 3 times in a row."))
                 .isVisible();
         String label = fleets.view(units.get(1)).path("label").asString();
         button("Simulated radio " + label).click();
         page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("Clear the fault"))
                 .click();
-        button("Again").click();
+        button("Try " + label + " again").click();
         assertThat(page.getByText("3 done").first()).isVisible();
         button(Pattern.compile("^" + label)).click();
         assertThat(page.getByText("The key, into a dummy load")).isVisible();

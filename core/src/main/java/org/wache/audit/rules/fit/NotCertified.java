@@ -54,11 +54,13 @@ public final class NotCertified implements RouteRule {
                                 radio.name(), route.service().inText(), needed)
                 : route.hold(Slug.NOT_CERTIFIED)
                         .message(
-                                "%s is not certified for %s (%s); it is certified for %s.",
+                                "%s is not certified for %s (%s); it %s.",
                                 radio.name(),
                                 route.service().inText(),
                                 needed,
-                                has.get().isEmpty() ? "nothing" : "Part " + Wording.list(has.get()));
+                                has.get().isEmpty()
+                                        ? "has no certification"
+                                        : "is certified for Part " + Wording.list(has.get()));
         return List.of(finding.radio(radio.name())
                 .source(route.cite(wanted.get().source()))
                 .cures(() -> List.of(Change.listenOnly()))

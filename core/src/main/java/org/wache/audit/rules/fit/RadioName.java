@@ -23,7 +23,7 @@ public final class RadioName implements FitRule {
     @Override
     public RulePage page() {
         return new RulePage(
-                        "The name does not stand on the display",
+                        "The name does not fit the display",
                         "A longer name is cut off, and letters that the display lacks become blanks, so that two entries may look alike.",
                         "Shorten the name yourself, so that people still know it; a shortened one is offered.",
                         RulePage.entry(
@@ -45,7 +45,7 @@ public final class RadioName implements FitRule {
         }
         boolean tooLong = name.length() > display.get().length();
         return List.of(fit.query(Slug.RADIO_NAME)
-                .message(() -> "“" + name + "” does not stand on the display of " + fit.name() + ", which has "
+                .message(() -> "“" + name + "” does not fit the display of " + fit.name() + ", which has "
                         + display.get().length() + " characters, "
                         + display.get().letters().title() + ".")
                 .working(() -> tooLong
