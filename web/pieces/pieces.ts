@@ -23,6 +23,8 @@ import * as changes from '../src/lists/changes';
 import { useListChanges } from '../src/lists/useListChanges';
 import * as matrix from '../src/matrix/cells';
 import * as places from '../src/places/settings';
+import * as displays from '../src/tools/displays';
+import * as reasons from '../src/matrix/reasonText';
 import * as models from '../src/radios/modelBody';
 import * as radios from '../src/radios/state';
 import * as licences from '../src/roster/time';
@@ -45,6 +47,8 @@ const pieces: Record<string, Record<string, unknown>> = {
   changes: { ...changes },
   carried: { ...carried },
   companion: { ...companion },
+  displays: { ...displays },
+  reasons: { ...reasons },
   digital: { ...digitalWords },
   clusters: { ...clusters },
   cures: {

@@ -1,6 +1,6 @@
 import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { api, data, type Schemas, Server } from '../api/client';
 import { useCaughtUp } from '../api/fresh';
 import { ClashDialog } from '../lists/ClashDialog';
@@ -34,12 +34,32 @@ export function FitPage() {
   const caughtUp = useCaughtUp();
   const list = Number(useParams().list);
   const go = useNavigate();
-  const [cell, setCell] = useState<Cell>({ row: 0, column: 0 });
+  const [params, setParams] = useSearchParams();
+  const [at, setAt] = useState(0);
   const [trouble, setTrouble] = useState(false);
   const [done, setDone] = useState<Done>();
   const [picked, setPicked] = useState<Meant>();
   const fit = useQuery({ ...fitOf(list), placeholderData: keepPreviousData });
   const matrix = useMemo(() => (fit.data ? asMatrix(fit.data, trouble) : undefined), [fit.data, trouble]);
+
+  // The entry is the one that is chosen on the list's other pages.
+  const cell: Cell = {
+    row: Math.max(0, matrix?.entries.findIndex((each) => String(each.id) === params.get('entry')) ?? 0),
+    column: at,
+  };
+  const setCell = (next: Cell) => {
+    setAt(next.column);
+    const chosen = matrix?.entries[next.row];
+    if (chosen)
+      setParams(
+        (old) => {
+          const changed = new URLSearchParams(old);
+          changed.set('entry', String(chosen.id));
+          return changed;
+        },
+        { replace: true },
+      );
+  };
 
   const work = useListChanges({ list, queryKey: fitOf(list).queryKey });
   const cure = async (edit: Edit) => {
@@ -78,14 +98,7 @@ export function FitPage() {
         className="border-line flex flex-wrap items-center gap-x-4 gap-y-1 border-b px-3 py-1.5"
       >
         <label className="flex items-center gap-1.5">
-          <input
-            type="checkbox"
-            checked={trouble}
-            onChange={(event) => {
-              setTrouble(event.target.checked);
-              setCell({ row: 0, column: cell.column });
-            }}
-          />
+          <input type="checkbox" checked={trouble} onChange={(event) => setTrouble(event.target.checked)} />
           Only entries with trouble
         </label>
         <span className="grow" />

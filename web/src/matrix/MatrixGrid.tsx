@@ -24,6 +24,10 @@ interface Props {
   decided: Decided[];
   cell: Cell;
   onCell: (cell: Cell) => void;
+  /** The key of the column whose worst stand first. */
+  sorted?: number;
+  /** Its heading is pressed, or s: the worst for it first, and again as in the list. */
+  onSort?: (column: number) => void;
   /** Enter opens the entry. */
   onOpen: (entry: number) => void;
 }
@@ -35,6 +39,8 @@ export function MatrixGrid({
   columns,
   decided,
   cell,
+  sorted,
+  onSort,
   onCell,
   onOpen,
 }: Props) {
@@ -66,6 +72,12 @@ export function MatrixGrid({
     rows.measure();
   }, [size, across, rows]);
 
+  // The entry that is chosen on another page is in sight when this one opens.
+  const first = useRef(cell.row);
+  useEffect(() => {
+    if (first.current > 0) rows.scrollToIndex(first.current, { align: 'center' });
+  }, [rows]);
+
   const move = (event: KeyboardEvent) => {
     const page = Math.max(1, Math.floor((scroller.current?.clientHeight ?? 300) / ROW) - 6);
     const by: Record<string, [number, number]> = {
@@ -80,6 +92,8 @@ export function MatrixGrid({
     };
     const entry = matrix.entries[cell.row];
     if (event.key === 'Enter' && entry) return onOpen(entry.id);
+    const sort = columns[cell.column];
+    if (event.key === 's' && sort) return onSort?.(sort.key);
     const step = by[event.key];
     if (!step) return;
     event.preventDefault();
@@ -127,20 +141,31 @@ export function MatrixGrid({
               <div
                 key={column.key}
                 role="columnheader"
+                aria-sort={sorted === undefined ? undefined : sorted === column.key ? 'descending' : 'none'}
                 className={`border-edge absolute top-0 border-b ${item.index === cell.column ? 'bg-accent-wash' : ''}`}
                 style={{ left: item.start, width: size, height: head }}
                 title={`${column.name}: ${column.holds || 'class of licence'}${column.carries ? ', carries the list' : ''}`}
               >
+                {onSort && (
+                  <button
+                    type="button"
+                    tabIndex={-1}
+                    aria-label={`${column.name}: ${sorted === column.key ? 'as in the list' : 'worst first'}`}
+                    className="hover:bg-accent-wash absolute inset-0"
+                    onClick={() => onSort(column.key)}
+                  />
+                )}
                 <span
                   className={
                     few
-                      ? `absolute inset-x-1 bottom-5 line-clamp-2 text-center leading-tight ${weight(column)}`
-                      : `absolute bottom-5 left-1/2 w-[122px] origin-bottom-left translate-x-[5px] -rotate-90 truncate text-[13px] leading-none ${weight(column)}`
+                      ? `pointer-events-none absolute inset-x-1 bottom-5 line-clamp-2 text-center leading-tight ${weight(column)}`
+                      : `pointer-events-none absolute bottom-5 left-1/2 w-[122px] origin-bottom-left translate-x-[5px] -rotate-90 truncate text-[13px] leading-none ${weight(column)}`
                   }
                 >
                   {column.name}
                 </span>
-                <span className="text-hold absolute bottom-0.5 w-full text-center font-mono text-[11px]">
+                <span className="text-hold pointer-events-none absolute bottom-0.5 w-full text-center font-mono text-[11px]">
+                  {sorted === column.key ? '▾' : ''}
                   {column.counts.hold > 0 && column.counts.hold}
                 </span>
               </div>

@@ -1,14 +1,16 @@
 import { keepPreviousData } from '@tanstack/react-query';
-import { useMemo, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { Server } from '../api/client';
 import { ListHeader } from '../desk/ListHeader';
+import { elsewhere } from '../ui/elsewhere';
 import { INPUT } from '../ui/Field';
 import { Notice } from '../ui/Notice';
 import { VERDICTS, VerdictMark, verdictWord } from '../ui/VerdictMark';
 import { MatrixGrid } from './MatrixGrid';
 import { ReasonPanel } from './ReasonPanel';
-import { byRow, type Cell } from './cells';
+import { arranged, byRow, type Cell } from './cells';
 
 const BY: [string, string][] = [
   ['person', 'By person'],
@@ -21,10 +23,17 @@ export function MatrixPage() {
   const list = Number(useParams().list);
   const [params, setParams] = useSearchParams();
   const go = useNavigate();
+  const box = useRef<HTMLInputElement>(null);
+  useHotkeys('/', () => box.current?.focus(), {
+    useKey: true,
+    ignoreEventWhen: elsewhere,
+    preventDefault: true,
+  });
   const by = params.get('by') ?? 'person';
   const only = params.get('only') === 'carriers';
   const [find, setFind] = useState('');
-  const [cell, setCell] = useState<Cell>({ row: 0, column: 0 });
+  const [findEntry, setFindEntry] = useState('');
+  const [at, setAt] = useState(0);
   const matrix = Server.useQuery(
     'get',
     '/api/lists/{list}/matrix',
@@ -37,9 +46,29 @@ export function MatrixPage() {
       (column) => (!only || column.carries) && column.name.toLowerCase().includes(wanted),
     );
   }, [matrix.data, only, find]);
-  const decided = useMemo(() => (matrix.data ? byRow(matrix.data, shown) : []), [matrix.data, shown]);
+  const sorted = params.get('sort');
+  const seen = useMemo(
+    () =>
+      matrix.data &&
+      arranged(
+        matrix.data,
+        findEntry,
+        shown.find((column) => String(column.key) === sorted),
+      ),
+    [matrix.data, findEntry, shown, sorted],
+  );
+  const decided = useMemo(() => (seen ? byRow(seen, shown) : []), [seen, shown]);
+  // The entry is the one that is chosen on the list's other pages.
+  const cell: Cell = {
+    row: Math.max(0, seen?.entries.findIndex((entry) => String(entry.id) === params.get('entry')) ?? 0),
+    column: Math.min(at, Math.max(0, shown.length - 1)),
+  };
+  const setCell = (next: Cell) => {
+    setAt(next.column);
+    const entry = seen?.entries[next.row];
+    if (entry) set({ entry: String(entry.id) });
+  };
   const set = (changes: Record<string, string | undefined>) => {
-    setCell({ row: cell.row, column: 0 });
     setParams(
       (old) => {
         const next = new URLSearchParams(old);
@@ -63,7 +92,10 @@ export function MatrixPage() {
               key={key}
               type="button"
               aria-pressed={by === key}
-              onClick={() => set({ by: key })}
+              onClick={() => {
+                setAt(0);
+                set({ by: key, sort: undefined });
+              }}
               className={`border-edge border px-2.5 py-0.5 first:rounded-l last:rounded-r not-first:-ml-px ${by === key ? 'bg-accent text-on-accent border-accent' : 'hover:text-accent'}`}
             >
               {label}
@@ -88,6 +120,15 @@ export function MatrixPage() {
           value={find}
           onChange={(event) => setFind(event.target.value)}
         />
+        <input
+          ref={box}
+          type="search"
+          className={`${INPUT} text-second w-40`}
+          aria-label="Find an entry"
+          placeholder="Find an entry  /"
+          value={findEntry}
+          onChange={(event) => setFindEntry(event.target.value)}
+        />
         <span className="grow" />
         <Legend />
       </section>
@@ -96,24 +137,28 @@ export function MatrixPage() {
           <Notice message={matrix.error.message} />
         </div>
       )}
-      {matrix.data && (
+      {matrix.data && seen && (
         <div className="flex min-h-0 grow max-lg:flex-col">
           <main className="min-h-0 min-w-0 grow">
-            {matrix.data.entries.length === 0 || shown.length === 0 ? (
+            {seen.entries.length === 0 || shown.length === 0 ? (
               <p className="text-soft p-4">
                 {matrix.data.entries.length === 0
                   ? 'The list is empty.'
-                  : matrix.data.columns.length === 0
-                    ? 'There is nobody to ask about yet: take people into the roster first.'
-                    : 'Nobody is like that. Clear the search, or show everyone.'}
+                  : seen.entries.length === 0
+                    ? 'No entry is like that. Clear the search.'
+                    : matrix.data.columns.length === 0
+                      ? 'There is nobody to ask about yet: take people into the roster first.'
+                      : 'Nobody is like that. Clear the search, or show everyone.'}
               </p>
             ) : (
               <MatrixGrid
-                matrix={matrix.data}
+                matrix={seen}
                 columns={shown}
                 decided={decided}
                 cell={cell}
                 onCell={setCell}
+                sorted={sorted === null ? undefined : Number(sorted)}
+                onSort={(column) => set({ sort: sorted === String(column) ? undefined : String(column) })}
                 onOpen={(entry) => void go(`/lists/${list}?entry=${entry}`)}
               />
             )}
@@ -122,7 +167,7 @@ export function MatrixPage() {
             list={list}
             by={by}
             parent={matrix.data.parent !== null}
-            entry={matrix.data.entries[cell.row]}
+            entry={seen.entries[cell.row]}
             column={shown[cell.column]}
             decided={decided[cell.row]}
           />

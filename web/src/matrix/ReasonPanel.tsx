@@ -5,7 +5,9 @@ import { SumView } from '../desk/SumView';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
 import { VerdictMark, VerdictWord, verdictEdge } from '../ui/VerdictMark';
+import { CopyText } from '../ui/CopyText';
 import type { Decided } from './cells';
+import { reasonText } from './reasonText';
 
 interface Props {
   list: number;
@@ -65,12 +67,15 @@ export function ReasonPanel({ list, by, parent, entry, column, decided }: Props)
               {reason.data.verdict === 'listen' ? 'It never transmits.' : 'Nothing speaks against it.'}
             </p>
           )}
-          <Link
-            to={`/lists/${list}?entry=${entry.id}`}
-            className="text-accent self-start underline-offset-2 hover:underline"
-          >
-            Open it on the Desk (Enter)
-          </Link>
+          <p className="flex flex-wrap items-baseline gap-x-4">
+            <Link
+              to={`/lists/${list}?entry=${entry.id}`}
+              className="text-accent underline-offset-2 hover:underline"
+            >
+              Open it on the Desk (Enter)
+            </Link>
+            <CopyText text={reasonText(entry, column, reason.data)} />
+          </p>
           {decided && decided.verdict !== 'clear' && decided.verdict !== 'listen' && (
             <p className="text-second text-soft">
               The entry comes to {decided.verdict} on account of{' '}

@@ -45,3 +45,33 @@ export function byRow(matrix: Matrix, columns: Column[]): Decided[] {
     return { verdict: WORDS[WORST.charAt(worst)] ?? 'clear', name, many, all: many === deciding.length };
   });
 }
+
+/**
+ * The matrix with only the entries that are meant, in an order; where nothing is asked for, as it is.
+ *
+ * @param find what is looked for in names, numbers and frequencies
+ * @param by the column whose worst come first
+ */
+export function arranged(matrix: Matrix, find: string, by: Column | undefined): Matrix {
+  const wanted = find.trim().toLowerCase();
+  let rows = matrix.entries.map((_, row) => row);
+  if (wanted)
+    rows = rows.filter((row) => {
+      const entry = matrix.entries[row]!;
+      const megahertz = entry.txHz === null ? '' : (entry.txHz / 1e6).toFixed(6);
+      return (
+        [entry.name.toLowerCase(), entry.number].some((text) => text.includes(wanted)) ||
+        megahertz.startsWith(wanted)
+      );
+    });
+  if (by) {
+    const rank = (row: number) => WORST.indexOf(matrix.cells[by.cells]?.charAt(row) ?? 'c');
+    rows = rows.sort((a, b) => rank(a) - rank(b) || a - b);
+  }
+  if (!wanted && !by) return matrix;
+  return {
+    ...matrix,
+    entries: rows.map((row) => matrix.entries[row]!),
+    cells: matrix.cells.map((cells) => rows.map((row) => cells.charAt(row)).join('')),
+  };
+}

@@ -73,4 +73,66 @@ class ListsPiecesTest extends InPieces {
         assertThat(ask("dates.latelyAt", "\"" + at + "\"", "\"" + now + "\"").asString())
                 .isEqualTo(wanted);
     }
+
+    private static final String MATRIX =
+            """
+            {"entries":[{"id":1,"number":"1","name":"Calling","txHz":146520000},{"id":2,"number":"2","name":"Weather","txHz":null},
+                        {"id":3,"number":"30","name":"Top edge","txHz":147995000},{"id":4,"number":"4","name":"Ridge","txHz":146340000}],
+             "cells":["clhq","hlcc"]}""";
+
+    private String rows(String find, String column) {
+        JsonNode seen = ask("matrix.arranged", MATRIX, "\"" + find + "\"", column);
+        return seen.path("entries")
+                        .valueStream()
+                        .map(each -> each.path("number").asString())
+                        .collect(Collectors.joining(" "))
+                + " " + seen.path("cells").path(0).asString();
+    }
+
+    /** Who may key: entries are found by name, number and frequency, and a column puts its worst first; cells go with their rows. */
+    @ParameterizedTest
+    @CsvSource({
+        "'', null, 1 2 30 4 clhq",
+        "'', '{\"cells\":0}', 30 4 2 1 hqlc",
+        "'', '{\"cells\":1}', 1 2 30 4 clhq",
+        "edge, null, 30 h",
+        "146.3, null, 4 q",
+        "146, '{\"cells\":0}', 4 1 qc",
+        "3, null, 30 h",
+    })
+    void theMatrixIsFoundAndSorted(String find, String column, String wanted) {
+        assertThat(rows(find, column)).isEqualTo(wanted);
+    }
+
+    @Test
+    void aReasonIsCopiedAsLinesForALetter() {
+        assertThat(ask(
+                                "reasons.reasonText",
+                                "{\"name\":\"Top edge\",\"number\":\"1\",\"txHz\":147995000}",
+                                "{\"name\":\"Ada\",\"holds\":\"General\"}",
+                                """
+                                {"verdict":"hold","routes":[{"service":"Amateur","legal":false,"authority":"","source":"","taken":true}],
+                                 "findings":[{"message":"The signal reaches 3.0 kHz past the top.","source":"47 CFR 97.307(b)",
+                                   "sum":[{"sign":" ","amount":"147.995","unit":"MHz","label":"talks on"},{"sign":"+","amount":"8","unit":"kHz","label":"half"}]}]}""")
+                        .asString())
+                .isEqualTo(
+                        """
+                        Top edge, talks on 147.995 MHz, for Ada (General): Hold.
+                        - Amateur: does not do
+                        The signal reaches 3.0 kHz past the top. (47 CFR 97.307(b))
+                             147.995 MHz talks on
+                            + 8 kHz half""");
+    }
+
+    @Test
+    void namesAreFittedToTheDisplayThatShowsLeast() {
+        String displays = ask("displays.displayOf", "{\"model\":\"A\",\"nameLength\":6,\"nameLetters\":\"ascii\"}")
+                + "," + ask("displays.displayOf", "{\"model\":\"B\",\"nameLength\":10,\"nameLetters\":\"capitals\"}");
+        assertThat(ask("displays.narrowest", "[" + displays + "]"))
+                .isEqualTo(json("{\"model\":\"A\",\"length\":6,\"letters\":\"capitals\"}"));
+        assertThat(ask("displays.displayOf", "{\"model\":\"C\",\"nameLength\":0}")
+                        .isNull())
+                .isTrue();
+        assertThat(ask("displays.narrowest", "[]").isNull()).isTrue();
+    }
 }
