@@ -36,6 +36,7 @@ import * as view from '../src/ruler/view';
 import * as profiles from '../src/settings/profileDraft';
 import * as clusters from '../src/site/clusters';
 import * as station from '../src/stations/draft';
+import * as spectrum from '../src/spectrum/axis';
 import * as megahertz from '../src/ui/Megahertz';
 import * as dates from '../src/ui/dates';
 import * as overrun from '../src/ui/overrun';
@@ -64,6 +65,7 @@ const pieces: Record<string, Record<string, unknown>> = {
   licences: { ...licences },
   labels: { standing: (wanted: labels.Wanted[], room: number) => [...labels.standing(wanted, room)] },
   lists: { ...lists },
+  spectrum: { ...spectrum },
   steps: { ...steps },
   matrix: { ...matrix },
   megahertz: { ...megahertz },

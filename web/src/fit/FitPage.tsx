@@ -8,6 +8,7 @@ import { useListChanges } from '../lists/useListChanges';
 import { ListHeader } from '../desk/ListHeader';
 import { MatrixGrid } from '../matrix/MatrixGrid';
 import { type Cell } from '../matrix/cells';
+import { type Place, rowOf, useChosenEntry } from '../matrix/chosen';
 import { Button } from '../ui/Button';
 import { DoneBar, type Done } from '../ui/DoneBar';
 import { Notice } from '../ui/Notice';
@@ -35,7 +36,7 @@ export function FitPage() {
   const list = Number(useParams().list);
   const go = useNavigate();
   const [params, setParams] = useSearchParams();
-  const [at, setAt] = useState(0);
+  const [at, setAt] = useState<Place>({ column: 0 });
   const [trouble, setTrouble] = useState(false);
   const [done, setDone] = useState<Done>();
   const [picked, setPicked] = useState<Meant>();
@@ -44,22 +45,20 @@ export function FitPage() {
 
   // The entry is the one that is chosen on the list's other pages.
   const cell: Cell = {
-    row: Math.max(0, matrix?.entries.findIndex((each) => String(each.id) === params.get('entry')) ?? 0),
-    column: at,
+    row: rowOf(matrix?.entries ?? [], at, params.get('entry')),
+    column: at.column,
   };
-  const setCell = (next: Cell) => {
-    setAt(next.column);
-    const chosen = matrix?.entries[next.row];
-    if (chosen)
-      setParams(
-        (old) => {
-          const changed = new URLSearchParams(old);
-          changed.set('entry', String(chosen.id));
-          return changed;
-        },
-        { replace: true },
-      );
-  };
+  const setCell = (next: Cell) => setAt({ entry: matrix?.entries[next.row]?.id, column: next.column });
+  useChosenEntry(at.entry, ({ entry }) =>
+    setParams(
+      (old) => {
+        const changed = new URLSearchParams(old);
+        if (entry) changed.set('entry', entry);
+        return changed;
+      },
+      { replace: true },
+    ),
+  );
 
   const work = useListChanges({ list, queryKey: fitOf(list).queryKey });
   const cure = async (edit: Edit) => {

@@ -11,6 +11,7 @@ import { VERDICTS, VerdictMark, verdictWord } from '../ui/VerdictMark';
 import { MatrixGrid } from './MatrixGrid';
 import { ReasonPanel } from './ReasonPanel';
 import { arranged, byRow, type Cell } from './cells';
+import { type Place, rowOf, useChosenEntry } from './chosen';
 
 const BY: [string, string][] = [
   ['person', 'By person'],
@@ -33,7 +34,7 @@ export function MatrixPage() {
   const only = params.get('only') === 'carriers';
   const [find, setFind] = useState('');
   const [findEntry, setFindEntry] = useState('');
-  const [at, setAt] = useState(0);
+  const [at, setAt] = useState<Place>({ column: 0 });
   const matrix = Server.useQuery(
     'get',
     '/api/lists/{list}/matrix',
@@ -60,13 +61,8 @@ export function MatrixPage() {
   const decided = useMemo(() => (seen ? byRow(seen, shown) : []), [seen, shown]);
   // The entry is the one that is chosen on the list's other pages.
   const cell: Cell = {
-    row: Math.max(0, seen?.entries.findIndex((entry) => String(entry.id) === params.get('entry')) ?? 0),
-    column: Math.min(at, Math.max(0, shown.length - 1)),
-  };
-  const setCell = (next: Cell) => {
-    setAt(next.column);
-    const entry = seen?.entries[next.row];
-    if (entry) set({ entry: String(entry.id) });
+    row: rowOf(seen?.entries ?? [], at, params.get('entry')),
+    column: Math.min(at.column, Math.max(0, shown.length - 1)),
   };
   const set = (changes: Record<string, string | undefined>) => {
     setParams(
@@ -78,6 +74,10 @@ export function MatrixPage() {
       { replace: true },
     );
   };
+  const setCell = (next: Cell) => {
+    setAt({ entry: seen?.entries[next.row]?.id, column: next.column });
+  };
+  useChosenEntry(at.entry, set);
   return (
     <div className="flex h-full flex-col">
       <title>{`Who may key · ${matrix.data?.name ?? ''} · Wache`}</title>
@@ -93,7 +93,7 @@ export function MatrixPage() {
               type="button"
               aria-pressed={by === key}
               onClick={() => {
-                setAt(0);
+                setAt({ ...at, column: 0 });
                 set({ by: key, sort: undefined });
               }}
               className={`border-edge border px-2.5 py-0.5 first:rounded-l last:rounded-r not-first:-ml-px ${by === key ? 'bg-accent text-on-accent border-accent' : 'hover:text-accent'}`}

@@ -11,9 +11,12 @@ import { Notice } from '../ui/Notice';
 import { PageHeader } from '../ui/PageHeader';
 import { ModelList } from './ModelList';
 import { ModelPanel } from './ModelPanel';
+import { RadiosDue } from './RadiosDue';
 import { UnitForm } from './UnitForm';
 import { UnitList } from './UnitList';
 import { UnitPanel } from './UnitPanel';
+
+const WIDE = '(min-width: 64rem)';
 
 /** The radios of the group and their models: what each can do, what is in it, who has it. */
 export function RadiosPage() {
@@ -32,7 +35,11 @@ export function RadiosPage() {
     });
   const all = radios.data;
   const unit = all?.units.find((each) => String(each.id) === chosen);
-  const model = all?.models.find((each) => String(each.id) === chosen);
+  // Of the models the one that most radios are of is shown where there is room beside the list.
+  const usual = window.matchMedia(WIDE).matches
+    ? [...(all?.models ?? [])].sort((a, b) => b.units - a.units)[0]
+    : undefined;
+  const model = all?.models.find((each) => String(each.id) === chosen) ?? (chosen ? undefined : usual);
   return (
     <div className="flex h-full flex-col">
       <title>Radios · Wache</title>
@@ -102,8 +109,8 @@ export function RadiosPage() {
               </Button>
             )}
             {models ? (
-              chosen && (model || chosen === 'new') ? (
-                <ModelPanel key={chosen} group={group.id} model={model} onDone={choose} />
+              model || chosen === 'new' ? (
+                <ModelPanel key={chosen ?? model?.id} group={group.id} model={model} onDone={choose} />
               ) : (
                 <p className="text-soft p-5">
                   Choose a model to see what it can do. A new one can be made from a file, or copied from
@@ -115,9 +122,7 @@ export function RadiosPage() {
             ) : unit ? (
               <UnitPanel key={unit.id} group={group.id} unit={unit} radios={all} onDone={choose} />
             ) : (
-              <p className="text-soft p-5">
-                Choose a radio to see what is in it, who has it, what was saved of it and what was measured.
-              </p>
+              <RadiosDue units={all.units} onChoose={choose} />
             )}
           </aside>
         </div>

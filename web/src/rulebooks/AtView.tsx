@@ -7,6 +7,7 @@ import { INPUT } from '../ui/Field';
 import { VerdictMark } from '../ui/VerdictMark';
 import { Megahertz } from '../ui/Megahertz';
 import { Notice } from '../ui/Notice';
+import { Spectrum } from '../spectrum/Spectrum';
 
 const EXAMPLES: Record<string, string[]> = {
   us: ['468.950', '146.940', '462.5625', '14.250', '121.500', '427.000'],
@@ -70,6 +71,7 @@ export function AtView({ group, rulebook }: { group?: number; rulebook: string }
           </button>
         ))}
       </form>
+      <Spectrum group={group} rulebook={rulebook} onLook={look} />
       {at.error && <Notice message={at.error.message} />}
       {own.data?.may && at.data && !at.error && <OwnAnswer own={own.data} />}
       {at.data && mhz !== '' && !at.error && <Facts at={at.data} onAsk={look} />}

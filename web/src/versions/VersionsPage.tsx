@@ -19,7 +19,7 @@ export function VersionsPage() {
   const go = useNavigate();
   const work = useDesk(list);
   const desk = work.desk.data;
-  const [looked, setLooked] = useState<Looked>();
+  const [chosen, setLooked] = useState<Looked>();
   const [copyName, setCopyName] = useState<string>();
   const [problem, setProblem] = useState<string>();
   const history = Server.useQuery(
@@ -34,6 +34,10 @@ export function VersionsPage() {
     { params: { path: { group: desk?.groupId ?? 0 } } },
     { enabled: desk !== undefined },
   );
+  const past = history.data?.versions ?? [];
+  // It opens on what changed since the last release, or with the last change.
+  const since = past.slice(1).find((each) => each.release !== null && !each.recalled) ?? past[1];
+  const looked: Looked | undefined = chosen ?? (since && { version: since.version });
   const others = (lists.data ?? []).filter((each) => each.id !== list);
   const copy = async () => {
     try {

@@ -83,7 +83,11 @@ final class AuditCommand implements Callable<Integer> {
         ChannelList list = Input.parsed(file, bytes -> ListFiles.read(bytes, Input.name(file)));
         Audit audit = auditor(given, day, edition).audit(list);
         PrintWriter out = spec.commandLine().getOut();
-        out.print(json ? AuditReport.write(audit) : TextReport.write(audit));
+        if (json) {
+            AuditReport.write(audit, out);
+        } else {
+            TextReport.write(audit, out);
+        }
         out.flush();
         return audit.counts().get(Verdict.HOLD) > 0 ? 1 : 0;
     }

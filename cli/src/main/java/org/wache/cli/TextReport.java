@@ -1,10 +1,12 @@
 package org.wache.cli;
 
+import java.io.PrintWriter;
 import java.util.HashSet;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.wache.audit.Audit;
 import org.wache.audit.EntryAudit;
 import org.wache.audit.Told;
@@ -21,7 +23,10 @@ final class TextReport {
 
     private TextReport() {}
 
-    static String write(Audit audit) {
+    /** So many entries are worked out at once and printed before the next. */
+    private static final int AT_ONCE = 512;
+
+    static void write(Audit audit, PrintWriter to) {
         StringBuilder out = new StringBuilder();
         AuditContext context = audit.auditor().context();
         out.append("Rulebook ")
@@ -33,8 +38,15 @@ final class TextReport {
                 .append("; carried by ")
                 .append(context.holders().stream().map(holder -> holder.name()).collect(Collectors.joining("; ")))
                 .append("\n\n");
-        for (int i = 0; i < audit.entries().size(); i++) {
-            entry(out, audit, i);
+        to.print(out);
+        out.setLength(0);
+        int count = audit.entries().size();
+        for (int from = 0; from < count; from += AT_ONCE) {
+            IntStream.range(from, Math.min(count, from + AT_ONCE))
+                    .parallel()
+                    .mapToObj(i -> entry(audit, i))
+                    .toList()
+                    .forEach(to::print);
         }
         Map<Verdict, Integer> counts = audit.counts();
         out.append(String.format(
@@ -46,10 +58,11 @@ final class TextReport {
                 counts.get(Verdict.LISTEN),
                 counts.get(Verdict.CLEAR)));
         Assumptions.of(audit).forEach(line -> out.append("- ").append(line).append('\n'));
-        return out.toString();
+        to.print(out);
     }
 
-    private static void entry(StringBuilder out, Audit audit, int position) {
+    private static String entry(Audit audit, int position) {
+        StringBuilder out = new StringBuilder();
         EntryAudit entry = audit.entry(position);
         out.append(String.format(
                 Locale.ROOT,
@@ -91,6 +104,7 @@ final class TextReport {
                         .append(")\n");
             }
         }
+        return out.toString();
     }
 
     private static String frequencies(EntryAudit entry) {

@@ -3,6 +3,7 @@ package org.wache.audit;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
+import java.util.Collections;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -35,9 +36,9 @@ public final class Audit {
         return list;
     }
 
-    /** One for each entry, in the list's order. */
+    /** One for each entry, in the list's order; a view, for it is asked for by loops over all of them. */
     public List<EntryAudit> entries() {
-        return List.of(entries);
+        return Collections.unmodifiableList(Arrays.asList(entries));
     }
 
     /** What it says of one entry; positions count from 0. */

@@ -3,7 +3,9 @@ package org.wache.audit;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
+import java.util.function.Function;
 import org.wache.audit.context.AuditContext;
+import org.wache.audit.finding.Change;
 import org.wache.channel.Channel;
 import org.wache.channel.ChannelList;
 import org.wache.channel.Field;
@@ -27,6 +29,9 @@ public final class Entry {
     private final AuditContext context;
     private final boolean dataBySideband;
     private List<Service> services; // worked out once, by the one thread that judges this entry
+    private Sites.Reached reached; // the same
+    /** Asked for by each finding about one site, when it is told. */
+    private volatile List<Change> clearing;
 
     Entry(Channel channel, int position, ChannelList list, ListIndex index, AuditContext context) {
         this(channel, position, list, index, context, false);
@@ -127,7 +132,20 @@ public final class Entry {
 
     /** What the transmitters that are keyed together with it do to its receiver. */
     public Sites.Reached reached() {
-        return index.sites(context).at(position, channel);
+        if (reached == null) {
+            reached = index.sites(context).at(position, channel);
+        }
+        return reached;
+    }
+
+    /** What would clear it at its site, found once for all findings that ask. */
+    public List<Change> clearing(Function<Entry, List<Change>> find) {
+        List<Change> known = clearing;
+        if (known == null) {
+            known = find.apply(this);
+            clearing = known; // a race finds the same twice
+        }
+        return known;
     }
 
     /** The memories of a radio that the list's entries go into. */

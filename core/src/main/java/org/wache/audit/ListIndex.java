@@ -220,6 +220,20 @@ final class ListIndex {
             return OptionalInt.of(byAir.first[air]);
         }
         long tone = tones(channel);
+        // Of the first two sets of tones on a frequency one is another than this; only where that is the entry's own,
+        // and nobody else's, are
+        // the others looked through.
+        for (int air : new int[] {firstAir[group], secondAir[group]}) {
+            if (air != NONE && tones[byAir.first[air]] != tone) {
+                int there = byAir.first[air] == except ? byAir.second(air) : byAir.first[air];
+                if (there != NONE) {
+                    return OptionalInt.of(there);
+                }
+            }
+        }
+        if (secondAir[group] == NONE) {
+            return OptionalInt.empty();
+        }
         for (int i = byFrequency.first[group]; i != NONE; i = byFrequency.next[i]) {
             if (i != except && tones[i] != tone) {
                 return OptionalInt.of(i);

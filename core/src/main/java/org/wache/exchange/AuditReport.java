@@ -1,7 +1,11 @@
 package org.wache.exchange;
 
+import java.io.StringWriter;
+import java.io.Writer;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import org.wache.audit.Audit;
 import org.wache.audit.Authority;
 import org.wache.audit.EntryAudit;
@@ -11,6 +15,9 @@ import org.wache.audit.context.AuditContext;
 import org.wache.audit.cure.ProvedRemedy;
 import org.wache.audit.cure.Remedies;
 import org.wache.channel.Channel;
+import tools.jackson.core.JsonGenerator;
+import tools.jackson.core.StreamWriteFeature;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -19,8 +26,46 @@ public final class AuditReport {
 
     private AuditReport() {}
 
-    /** Writes the whole result, cures proved. */
+    /** So many entries are worked out at once and written before the next: a list of any length takes little room. */
+    private static final int AT_ONCE = 512;
+    /** From so many entries on, the processor's cores share the proving of cures. */
+    private static final int WORTH_SHARING = 64;
+
+    /** The whole result, cures proved. */
     public static String write(Audit audit) {
+        StringWriter text = new StringWriter();
+        write(audit, text);
+        return text.toString();
+    }
+
+    /** Writes the whole result, cures proved, as it is worked out. */
+    public static void write(Audit audit, Writer out) {
+        try (JsonGenerator json = JsonText.MAPPER
+                .writerWithDefaultPrettyPrinter()
+                .without(StreamWriteFeature.AUTO_CLOSE_TARGET)
+                .createGenerator(out)) {
+            json.writeStartObject();
+            for (Map.Entry<String, JsonNode> each : head(audit).properties()) {
+                json.writeName(each.getKey());
+                json.writeTree(each.getValue());
+            }
+            json.writeName("channels");
+            json.writeStartArray();
+            int count = audit.entries().size();
+            for (int from = 0; from < count; from += AT_ONCE) {
+                IntStream positions = IntStream.range(from, Math.min(count, from + AT_ONCE));
+                List<ObjectNode> channels = (count < WORTH_SHARING ? positions : positions.parallel())
+                        .mapToObj(i -> channel(audit, i))
+                        .toList();
+                channels.forEach(json::writeTree);
+            }
+            json.writeEndArray();
+            json.writeEndObject();
+            json.writeRaw("\n");
+        }
+    }
+
+    private static ObjectNode head(Audit audit) {
         ObjectNode root = JsonText.MAPPER.createObjectNode();
         AuditContext context = audit.auditor().context();
         root.put("format", "wache-audit/1");
@@ -37,14 +82,11 @@ public final class AuditReport {
                 .put("query", counts.get(Verdict.QUERY))
                 .put("listen", counts.get(Verdict.LISTEN))
                 .put("clear", counts.get(Verdict.CLEAR));
-        ArrayNode channels = root.putArray("channels");
-        for (int i = 0; i < audit.entries().size(); i++) {
-            channel(channels.addObject(), audit, i);
-        }
-        return JsonText.MAPPER.writerWithDefaultPrettyPrinter().writeValueAsString(root) + "\n";
+        return root;
     }
 
-    private static void channel(ObjectNode node, Audit audit, int position) {
+    private static ObjectNode channel(Audit audit, int position) {
+        ObjectNode node = JsonText.MAPPER.createObjectNode();
         EntryAudit entry = audit.entry(position);
         Channel channel = entry.channel();
         node.put("number", channel.number()).put("name", channel.name());
@@ -69,6 +111,7 @@ public final class AuditReport {
         ArrayNode findings = node.putArray("findings");
         Remedies remedies = new Remedies(audit, position);
         Told.of(audit.auditor(), entry).forEach(told -> finding(findings.addObject(), told, remedies));
+        return node;
     }
 
     private static void authority(ObjectNode holder, Optional<Authority> authority) {

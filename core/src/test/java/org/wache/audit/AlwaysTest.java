@@ -122,4 +122,72 @@ class AlwaysTest {
             }
         }
     }
+
+    /** What a change is tried as is what it comes to: also where many share two frequencies with few tones, looked at from every side. */
+    @Test
+    void whatIsTriedIsWhatTheWholeAuditFinds() {
+        String[] tones = {"", "100.0", "103.5"};
+        Auditor auditor = Audits.auditor(Audits.DAY, "amateur:technician");
+        for (int many = 1; many <= 5; many++) {
+            int kinds = (int) Math.pow(tones.length, many);
+            for (int mix = 0; mix < kinds; mix++) {
+                List<Channel> channels = new java.util.ArrayList<>();
+                for (int i = 0, rest = mix; i < many; i++, rest /= tones.length) {
+                    channels.add(shared(i, tones[rest % tones.length]));
+                }
+                ChannelList list = new ChannelList("", List.of(), channels);
+                Audit audit = auditor.audit(list);
+                for (int i = 0; i < many; i++) {
+                    for (String tone : tones) {
+                        Channel changed = shared(i, tone);
+                        assertThat(told(audit.tried(i, changed)))
+                                .as("%s, entry %d with %s", list, i, tone)
+                                .isEqualTo(told(
+                                        auditor.audit(list.with(i, changed)).entry(i)));
+                    }
+                }
+            }
+        }
+    }
+
+    private static Channel shared(int number, String tone) {
+        return Channel.of(Map.of(
+                Field.NUMBER,
+                String.valueOf(number + 1),
+                Field.RX_MHZ,
+                "146.55",
+                Field.TX_MHZ,
+                "146.55",
+                Field.MODE,
+                "FM",
+                Field.POWER_W,
+                "5",
+                Field.TX_TONE,
+                tone));
+    }
+
+    /** Which rules speak; which other entry a message names may differ. */
+    private static List<String> told(EntryAudit entry) {
+        return Audit.findings(entry).stream()
+                .map(finding -> finding.slug().text())
+                .sorted()
+                .toList();
+    }
+
+    /** The result is written as it is worked out, in the list's order however many cores share the work. */
+    @Test
+    void aLongListIsWrittenInItsOrder() {
+        List<Channel> channels = java.util.stream.IntStream.range(0, 1_300)
+                .mapToObj(i -> shared(i, i % 3 == 0 ? "100.0" : ""))
+                .toList();
+        Audit audit = Audits.auditor(Audits.DAY, "amateur:technician").audit(new ChannelList("", List.of(), channels));
+        String text = org.wache.exchange.AuditReport.write(audit);
+        assertThat(text).isEqualTo(org.wache.exchange.AuditReport.write(audit));
+        tools.jackson.databind.JsonNode written = new tools.jackson.databind.ObjectMapper().readTree(text);
+        assertThat(written.path("summary").path("channels").asInt()).isEqualTo(1_300);
+        assertThat(written.path("channels").valueStream().map(each -> each.path("number")
+                        .asString()))
+                .containsExactlyElementsOf(
+                        channels.stream().map(Channel::number).toList());
+    }
 }

@@ -287,4 +287,41 @@ class RulerPiecesTest extends InPieces {
         assertThat(ask("labels.standing", labels, "200").valueStream().map(JsonNode::asString))
                 .containsExactly("calling", "free");
     }
+
+    /** The spectrum's axis is logarithmic: what is under the pointer stays there, and neither end is left. */
+    @ParameterizedTest
+    @CsvSource({"2, 146e6", "1.6, 7e6", "0.5, 462e6", "0.01, 1e6", "100, 1.2e9"})
+    void theSpectrumZoomsAroundAFrequency(double factor, double fixed) {
+        JsonNode view = ask(
+                "spectrum.zoomed", "{\"low\": 1e6, \"high\": 1.2e9}", String.valueOf(factor), String.valueOf(fixed));
+        double low = view.get("low").asDouble();
+        double high = view.get("high").asDouble();
+        assertThat(low).isGreaterThanOrEqualTo(100_000 * (1 - 1e-9)).isLessThan(high);
+        assertThat(high).isLessThanOrEqualTo(1.3e9 * (1 + 1e-9));
+        if (factor > 1) {
+            double before = Math.log(fixed / 1e6) / Math.log(1200);
+            assertThat(Math.log(fixed / low) / Math.log(high / low)).isCloseTo(before, within(1e-6));
+        }
+    }
+
+    @Test
+    void theSpectrumIsMovedAndLaidAroundStretches() {
+        JsonNode moved = ask("spectrum.panned", "{\"low\": 1e6, \"high\": 1e7}", "0.5");
+        assertThat(moved.get("low").asDouble()).isCloseTo(Math.sqrt(10) * 1e6, within(1.0));
+        assertThat(ask("spectrum.panned", "{\"low\": 1e5, \"high\": 1e7}", "-3")
+                        .get("low")
+                        .asDouble())
+                .isCloseTo(1e5, within(1e-3));
+        JsonNode around = ask(
+                "spectrum.around",
+                "[{\"low\": 462.55e6, \"high\": 462.725e6}, {\"low\": 467.55e6, \"high\": 467.725e6}]");
+        assertThat(around.get("low").asDouble()).isBetween(450e6, 462.55e6);
+        assertThat(around.get("high").asDouble()).isBetween(467.725e6, 480e6);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"100000, 100 kHz", "7000000, 7 MHz", "1300000000, 1.3 GHz", "462562500, 462.5625 MHz"})
+    void aFrequencyIsSaidShort(long hertz, String wanted) {
+        assertThat(ask("spectrum.said", String.valueOf(hertz)).asString()).isEqualTo(wanted);
+    }
 }

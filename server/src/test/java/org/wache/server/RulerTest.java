@@ -99,4 +99,49 @@ class RulerTest {
                         .map(each -> each.path("raster").path("step").asLong()))
                 .contains(2_500L, 6_250L);
     }
+
+    /** Bands of 47 CFR 97.301, channels of 47 CFR 95 subparts B and E, and rows of the table of allocations, 47 CFR 2.106. */
+    @Test
+    void theSpectrumHasTheServicesAndWhoseTheRestIs() {
+        JsonNode spectrum = Browserless.json(who.get("/api/rulebook/spectrum?rulebook=us"));
+        assertThat(spectrum.path("services").valueStream().map(each -> each.path("id")
+                        .asString()))
+                .contains("amateur", "gmrs", "frs", "murs", "cb");
+        assertThat(spectrum.path("services")
+                        .valueStream()
+                        .filter(each -> each.path("id").asString().equals("amateur"))
+                        .flatMap(each -> each.path("stretches").valueStream())
+                        .filter(each -> each.path("name").asString().equals("2 m"))
+                        .map(each -> each.path("low").asLong() + "-"
+                                + each.path("high").asLong()))
+                .containsExactly("144000000-148000000");
+        assertThat(spectrum.path("others")
+                        .valueStream()
+                        .filter(each -> each.path("low").asLong() == 88_000_000))
+                .singleElement()
+                .satisfies(row -> {
+                    assertThat(row.path("words").asString()).isEqualTo("FM broadcasting");
+                    assertThat(row.path("closed").asBoolean()).isTrue();
+                });
+    }
+
+    @Test
+    void theFrequenciesOfListsInUseAreToldOnceAndNotThoseOfOthers() {
+        long list = who.take(
+                "heard of",
+                "number,name,rx_mhz,tx_mhz,mode\n1,A,223.46,223.46,FM\n2,B,223.46,223.46,FM\n3,C,223.48,,FM\n4,D,x,,FM\n");
+        String path = "/api/groups/" + who.group() + "/frequencies";
+        List<JsonNode> ours = Browserless.json(who.get(path))
+                .valueStream()
+                .filter(each -> each.path("list").asLong() == list)
+                .toList();
+        assertThat(ours.stream()
+                        .map(each -> each.path("hertz").asLong() + " "
+                                + each.path("talks").asBoolean() + " "
+                                + each.path("entries").asInt() + " "
+                                + each.path("name").asString()))
+                .containsExactlyInAnyOrder("223460000 true 2 A", "223480000 false 1 C");
+        who.put("/api/lists/" + list + "/shelf", "{\"before\":\"in-use\",\"after\":\"archived\"}");
+        assertThat(who.get(path).body()).doesNotContain("\"list\":" + list + ",");
+    }
 }

@@ -44,7 +44,7 @@ public final class Clearing {
         if (study == null) {
             return cures;
         }
-        long now = worth(study.at(entry.position()));
+        long now = worth(entry.reached().findings());
         DirectChannels.near(channel, service, entry.context(), tries(study)).stream()
                 .map(to -> Cures.moved(
                         "Move to " + to.transmit().orElseThrow(),

@@ -11,17 +11,20 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.wache.server.accounts.Account;
+import org.wache.server.lists.ListFrequencies;
 import org.wache.server.lists.ListShelves;
 import org.wache.server.lists.Shelf;
 
-/** Archives lists, deletes them, and brings them back. */
+/** Archives lists, deletes them, and brings them back; and tells what those in use are on. */
 @RestController
 class ShelfController {
 
     private final ListShelves shelves;
+    private final ListFrequencies frequencies;
 
-    ShelfController(ListShelves shelves) {
+    ShelfController(ListShelves shelves, ListFrequencies frequencies) {
         this.shelves = shelves;
+        this.frequencies = frequencies;
     }
 
     /** From where a list is kept to where it shall be. */
@@ -31,6 +34,12 @@ class ShelfController {
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void put(Account asking, @PathVariable long list, @Valid @RequestBody ShelfChange change) {
         shelves.put(asking.id(), list, change.before(), change.after());
+    }
+
+    /** The frequencies that the lists in use have, each once. */
+    @GetMapping("/api/groups/{group}/frequencies")
+    List<ListFrequencies.Used> frequencies(Account asking, @PathVariable long group) {
+        return frequencies.of(asking.id(), group);
     }
 
     /** The lists that can be brought back, the last first. */

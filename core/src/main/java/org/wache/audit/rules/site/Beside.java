@@ -58,7 +58,7 @@ abstract class Beside implements EntryRule {
                         .toList())
                 .cures(() -> slug == Slug.TRANSMIT_NEAR_RECEIVE
                         ? List.of()
-                        : Clearing.cures(entry))); // moving within the band leaves it near
+                        : entry.clearing(Clearing::cures))); // moving within the band leaves it near
     }
 
     /** What is, without a full stop. */
