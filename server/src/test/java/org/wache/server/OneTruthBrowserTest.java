@@ -50,8 +50,10 @@ class OneTruthBrowserTest extends InBrowser {
                 AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("^" + name + " \\d+ entries")));
     }
 
-    private void lists() {
+    /** To the lists, where this one is in sight: of many the first are shown. */
+    private void lists(String name) {
         page.getByLabel("Wache, to the lists").click();
+        page.getByLabel("Find a list").fill(name);
     }
 
     /** Walks the pages from wherever it is, and compares what each shows with the audit. */
@@ -100,8 +102,7 @@ class OneTruthBrowserTest extends InBrowser {
                                                 .toList()) + ".";
         assertThat(main).containsText(summary);
         assertThat(main).containsText(gate.path("entries").asInt() + " entries");
-        lists();
-        page.getByLabel("Find a list").fill(name); // of many the first are shown
+        lists(name);
         Locator row = row(name);
         WORDS.keySet().forEach(each -> assertThat(row)
                 .containsText(Pattern.compile(counts.path(each).asInt() + "\\s*" + each)));
@@ -185,7 +186,7 @@ class OneTruthBrowserTest extends InBrowser {
         assertThat(page.getByText(Pattern.compile("just changed"))).isVisible();
         assertThat(page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Show only")))
                 .containsText("0Hold");
-        lists();
+        lists(name);
         row(name).click();
         walk(list, name, "a cure on the Desk");
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Undo"))
