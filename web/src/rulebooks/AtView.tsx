@@ -10,8 +10,8 @@ import { Notice } from '../ui/Notice';
 import { Spectrum } from '../spectrum/Spectrum';
 
 const EXAMPLES: Record<string, string[]> = {
-  us: ['468.950', '146.940', '462.5625', '14.250', '121.500', '427.000'],
-  uk: ['145.500', '433.500', '446.00625', '431.500', '70.450', '121.500'],
+  us: ['468.950', '146.940', '462.5625', '14.250', '121.500'],
+  uk: ['145.500', '433.500', '446.00625', '431.500', '121.500'],
   au: ['146.500', '439.000', '476.525', '477.000', '121.500'],
 };
 
@@ -59,7 +59,7 @@ export function AtView({ group, rulebook }: { group?: number; rulebook: string }
         <Button type="submit" kind="strong" className="px-4 py-1.5" disabled={typed.trim() === ''}>
           Look
         </Button>
-        <span className="text-soft max-sm:basis-full">MHz, or a channel such as GMRS 18. Or look at</span>
+        <span className="text-soft max-sm:basis-full">MHz, or a channel such as GMRS 18; or</span>
         {(EXAMPLES[rulebook] ?? []).map((each) => (
           <button
             key={each}

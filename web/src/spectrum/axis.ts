@@ -36,7 +36,7 @@ const ROOM = 1.02;
 export function around(stretches: readonly View[]): View {
   const low = Math.min(...stretches.map((each) => each.low));
   const high = Math.max(...stretches.map((each) => each.high));
-  const ratio = Math.max(NARROWEST, (high / low) * ROOM);
+  const ratio = Math.min(WHOLE.high / WHOLE.low, Math.max(NARROWEST, (high / low) * ROOM));
   return inside(low / Math.sqrt(ratio / (high / low)), ratio);
 }
 

@@ -324,4 +324,12 @@ class RulerPiecesTest extends InPieces {
     void aFrequencyIsSaidShort(long hertz, String wanted) {
         assertThat(ask("spectrum.said", String.valueOf(hertz)).asString()).isEqualTo(wanted);
     }
+
+    /** The amateur service reaches from below 100 kHz to above 1.3 GHz: the picture does not. */
+    @Test
+    void theSpectrumEndsWhereItEnds() {
+        JsonNode all = ask("spectrum.around", "[{\"low\": 135.7e3, \"high\": 10.5e9}]");
+        assertThat(all.get("low").asDouble()).isCloseTo(1e5, within(1.0));
+        assertThat(all.get("high").asDouble()).isCloseTo(1.3e9, within(1e4));
+    }
 }
