@@ -32,7 +32,7 @@ export function ListRow({ list, under, parent }: { list: Summary; under: boolean
         </span>
       </span>
       {list.unjudged === null ? (
-        <span className="grid grid-cols-[repeat(4,auto)] gap-x-4 sm:grid-cols-[repeat(4,5.75rem)] sm:gap-x-0">
+        <span className="flex flex-wrap gap-x-3 sm:grid sm:grid-cols-[repeat(4,5.75rem)] sm:gap-x-0">
           {VERDICTS.map((verdict) => (
             <span
               key={verdict}

@@ -25,13 +25,7 @@ const REACH = 5;
 
 /** The whole spectrum: the services, whose the rest is, and what one's own lists are on; it zooms, and a press looks there. */
 export function Spectrum({ group, rulebook, onLook }: Props) {
-  const go = useNavigate();
   const sees = useMay('see');
-  const [view, setView] = useState<View>(WHOLE);
-  const [width, setWidth] = useState(1000);
-  const [at, setAt] = useState<number>();
-  const box = useRef<HTMLDivElement>(null);
-  const drag = useRef<{ x: number; view: View; far: boolean } | null>(null);
   const spectrum = Server.useQuery('get', '/api/rulebook/spectrum', { params: { query: { rulebook } } });
   const used = Server.useQuery(
     'get',
@@ -39,6 +33,24 @@ export function Spectrum({ group, rulebook, onLook }: Props) {
     { params: { path: { group: group ?? 0 } } },
     { enabled: group !== undefined && sees },
   );
+  return spectrum.data ? <Drawn spectrum={spectrum.data} used={used.data ?? []} onLook={onLook} /> : null;
+}
+
+interface DrawnProps {
+  spectrum: Schemas['Spectrum'];
+  used: Schemas['Used'][];
+  onLook: (mhz: string) => void;
+}
+
+/** The picture, once there is something to draw: it measures the room that it has. */
+function Drawn({ spectrum, used, onLook }: DrawnProps) {
+  const go = useNavigate();
+  const sees = useMay('see');
+  const [view, setView] = useState<View>(WHOLE);
+  const [width, setWidth] = useState(1000);
+  const [at, setAt] = useState<number>();
+  const box = useRef<HTMLDivElement>(null);
+  const drag = useRef<{ x: number; view: View; far: boolean } | null>(null);
   const scale = useMemo(() => scaleLog([view.low, view.high], [0, width]), [view, width]);
   useEffect(() => {
     const element = box.current;
@@ -56,9 +68,8 @@ export function Spectrum({ group, rulebook, onLook }: Props) {
       element.removeEventListener('wheel', wheel);
     };
   }, [scale]);
-  if (!spectrum.data) return null;
-  const { services, others } = spectrum.data;
-  const marks = (used.data ?? []).filter((each) => each.hertz >= view.low && each.hertz <= view.high);
+  const { services, others } = spectrum;
+  const marks = used.filter((each) => each.hertz >= view.low && each.hertz <= view.high);
   const x = (event: PointerEvent) => event.clientX - (box.current?.getBoundingClientRect().left ?? 0);
   const near = (px: number) =>
     [...marks]
