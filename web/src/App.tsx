@@ -1,4 +1,4 @@
-import { type ComponentType, lazy, type ReactElement, Suspense } from 'react';
+import { type ComponentType, lazy, type ReactElement } from 'react';
 import { Navigate, Route, Routes } from 'react-router';
 import { FirstAccount } from './accounts/FirstAccount';
 import { SignIn } from './accounts/SignIn';
@@ -8,7 +8,6 @@ import { usePulse } from './api/fresh';
 import { Skip } from './ui/Skip';
 import { ListsPage } from './lists/ListsPage';
 import { PAGES, routed } from './pages';
-import { Fault } from './ui/Fault';
 import { Notice } from './ui/Notice';
 
 /** A page that comes when it is looked at: the first one is there sooner. */
@@ -97,18 +96,16 @@ export function App() {
   if (!session.data.account) return <SignIn />;
   const sees = !group || group.rights.includes('see');
   return (
-    <Fault>
+    <>
       {sees && <Skip />}
-      <Suspense fallback={<p className="text-soft p-6">Opening …</p>}>
-        <Routes>
-          {ROUTES.filter(
-            ({ groupless, memberHeader, path }) => sees || groupless || (memberHeader && path !== '/lists'),
-          ).map(({ path }) => (
-            <Route key={path} path={routed(path)} element={ELEMENTS[path]} />
-          ))}
-          <Route path="*" element={sees ? <Navigate to="/lists" replace /> : <OwnCardPage />} />
-        </Routes>
-      </Suspense>
-    </Fault>
+      <Routes>
+        {ROUTES.filter(
+          ({ groupless, memberHeader, path }) => sees || groupless || (memberHeader && path !== '/lists'),
+        ).map(({ path }) => (
+          <Route key={path} path={routed(path)} element={ELEMENTS[path]} />
+        ))}
+        <Route path="*" element={sees ? <Navigate to="/lists" replace /> : <OwnCardPage />} />
+      </Routes>
+    </>
   );
 }

@@ -1,11 +1,12 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { StrictMode } from 'react';
+import { StrictMode, Suspense } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
 import { onSent, Problem } from './api/client';
 import { altersRulebooks, changes, refresh, takeIn } from './api/fresh';
 import { App } from './App';
 import './index.css';
+import { Fault } from './ui/Fault';
 import { startTheme } from './ui/theme';
 
 startTheme();
@@ -31,7 +32,11 @@ createRoot(document.getElementById('root')!).render(
   <StrictMode>
     <QueryClientProvider client={queries}>
       <BrowserRouter>
-        <App />
+        <Fault>
+          <Suspense fallback={<p className="text-soft p-6">Opening …</p>}>
+            <App />
+          </Suspense>
+        </Fault>
       </BrowserRouter>
     </QueryClientProvider>
   </StrictMode>,

@@ -32,7 +32,7 @@ export function AccountMenu() {
         </>
       }
       className="hover:text-accent rounded px-2 py-1"
-      width="w-56"
+      look="w-56"
       choices={[
         {
           words: theme === 'dark' ? 'Light theme' : 'Dark theme',

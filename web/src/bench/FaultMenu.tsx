@@ -38,7 +38,7 @@ export function FaultMenu({ unit, label, fault }: { unit: number; label: string;
       button={fault ? `simulated: ${WORDS[fault]}` : 'simulated'}
       label={`Simulated radio ${label}`}
       className={`text-second rounded border border-transparent px-1.5 hover:border-current ${fault ? 'text-query' : 'text-soft'}`}
-      width="text-second"
+      look="text-second"
       choices={[
         ...(fault ? [{ words: 'Clear the fault', onChoose: () => change.mutate(['none', 0]) }] : []),
         ...FAULTS.map(([what, words, after]) => ({

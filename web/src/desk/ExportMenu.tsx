@@ -7,7 +7,7 @@ export function ExportMenu({ list }: { list: number }) {
     <PopMenu
       button="Export ▾"
       className="text-accent hover:border-edge rounded border border-transparent px-2.5 py-1 leading-tight"
-      width="w-64"
+      look="w-64"
       choices={[
         { words: 'Printed list (PDF), with verdicts', file: file('pdf') },
         { words: 'Workbook (XLSX)', file: file('xlsx') },

@@ -1,7 +1,8 @@
+import { useListsInUse } from '../lists/useLists';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { api, data, type Schemas, Server } from '../api/client';
+import { api, data, type Schemas } from '../api/client';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
 import { some } from '../ui/people';
@@ -54,7 +55,7 @@ function Choice({
   onClose,
 }: Omit<Props, 'proposed'> & { split: Schemas['Uncured'][]; rest: Schemas['Rest'] }) {
   const [variant, setVariant] = useState('');
-  const lists = Server.useQuery('get', '/api/groups/{group}/lists', { params: { path: { group } } });
+  const lists = useListsInUse(group);
   const variants = (lists.data ?? []).filter((each) => each.parent === list);
   const move = useMutation({
     mutationFn: () =>

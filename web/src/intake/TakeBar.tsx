@@ -1,3 +1,4 @@
+import { useListsInUse } from '../lists/useLists';
 import { useMutation } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
 import { api, data, type Schemas, Server } from '../api/client';
@@ -22,7 +23,7 @@ export function TakeBar({ brought, destination, sheet, mapping, entries, note }:
   const go = useNavigate();
   const group = { params: { path: { group: brought.groupId } } };
   const roster = Server.useQuery('get', '/api/groups/{group}/roster', group);
-  const lists = Server.useQuery('get', '/api/groups/{group}/lists', group);
+  const lists = useListsInUse(brought.groupId);
   const { into, name, team } = destination;
   const take = useMutation({
     mutationFn: () =>

@@ -4,7 +4,7 @@ import { Link, useSearchParams } from 'react-router';
 import { useGroup } from '../accounts/group';
 import { Server } from '../api/client';
 import { useRadios } from '../radios/useRadios';
-import { useLists } from '../lists/useLists';
+import { useListsInUse } from '../lists/useLists';
 import { Choice } from '../ui/Choice';
 import { PageHeader } from '../ui/PageHeader';
 import { Exercise } from './Exercise';
@@ -14,15 +14,11 @@ export function TrainerPage() {
   const { group } = useGroup();
   const [params, setParams] = useSearchParams();
   const radios = useRadios(group?.id);
-  const lists = useLists(group?.id);
+  const lists = useListsInUse(group?.id);
   const able = (radios.data?.models.filter((each) => each.keypad) ?? []).sort((a, b) => b.units - a.units);
   const model = Number(params.get('model') ?? able[0]?.id ?? 0);
   const list = Number(
-    params.get('list') ??
-      (lists.data ?? [])
-        .filter((each) => each.shelf === 'in-use')
-        .sort((a, b) => a.counts.hold - b.counts.hold)[0]?.id ??
-      0,
+    params.get('list') ?? [...(lists.data ?? [])].sort((a, b) => a.counts.hold - b.counts.hold)[0]?.id ?? 0,
   );
   const paper = Server.useQuery(
     'get',

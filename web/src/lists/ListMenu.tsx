@@ -16,7 +16,7 @@ export function ListMenu({ name, archived, onRename, onCopy, onArchive, onDelete
       button={<span aria-hidden="true">⋯</span>}
       label={`More for ${name}`}
       className="text-soft hover:text-accent hover:border-edge grid size-8 shrink-0 place-items-center self-center rounded border border-transparent"
-      width="w-48"
+      look="w-48"
       choices={[
         { words: 'Rename', onChoose: onRename },
         { words: 'Copy', onChoose: onCopy },

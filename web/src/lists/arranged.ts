@@ -48,10 +48,13 @@ export function arranged(lists: readonly Summary[], sort: Sort, search: string):
     ]);
 }
 
+/** A name has up to 200 characters, and here room for what is put behind it. */
+const LONGEST = 185;
+
 /** A name for a copy that none of the lists has. */
 export function copyName(name: string, lists: readonly Summary[]): string {
   const taken = new Set(lists.map((list) => list.name));
-  const plain = `${name}, copy`;
+  const plain = `${name.slice(0, LONGEST)}, copy`;
   if (!taken.has(plain)) return plain;
   let number = 2;
   while (taken.has(`${plain} ${number}`)) number += 1;

@@ -22,6 +22,8 @@ const LISTS = 124;
 const LABEL = 11;
 const LEAST = 2;
 const REACH = 5;
+/** A press is meant to this, hertz. */
+const STEP = 500;
 
 /** The whole spectrum: the services, whose the rest is, and what one's own lists are on; it zooms, and a press looks there. */
 export function Spectrum({ group, rulebook, onLook }: Props) {
@@ -82,7 +84,7 @@ function Drawn({ spectrum, used, onLook }: DrawnProps) {
     if (dragged) return;
     const mark = inLists(event, box.current) ? near(x(event)) : undefined;
     if (mark) void go(`/lists/${mark.list}?entry=${mark.entry}`);
-    else onLook((Math.round(scale.invert(x(event)) / 500) * 500e-6).toFixed(4).replace(/0{1}$/, ''));
+    else onLook(megahertz(Math.round(scale.invert(x(event)) / STEP) * STEP));
   };
   const ticks = scale.ticks(8).filter((tick) => leads(tick) || view.high / view.low < 20);
   const labelled = standing(

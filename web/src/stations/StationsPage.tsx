@@ -1,3 +1,4 @@
+import { useListsInUse } from '../lists/useLists';
 import { keepPreviousData, useMutation } from '@tanstack/react-query';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
@@ -24,12 +25,7 @@ export function StationsPage() {
     { params: { path: { group: group?.id ?? 0 } } },
     { enabled: group !== undefined },
   );
-  const lists = Server.useQuery(
-    'get',
-    '/api/groups/{group}/lists',
-    { params: { path: { group: group?.id ?? 0 } } },
-    { enabled: group !== undefined },
-  );
+  const lists = useListsInUse(group?.id);
   return (
     <div className="flex min-h-full flex-col">
       <title>Stations · Wache</title>

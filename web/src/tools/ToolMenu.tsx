@@ -17,7 +17,7 @@ export function ToolMenu({ onChoose }: { onChoose: (tool: Tool) => void }) {
     <PopMenu
       button="Tools ▾"
       className="text-accent text-second hover:border-edge rounded border border-transparent px-2.5 py-1 leading-tight whitespace-nowrap"
-      width="w-64"
+      look="w-64"
       choices={TOOLS.map(([tool, words, key]) => ({ words, key, onChoose: () => onChoose(tool) }))}
     />
   );

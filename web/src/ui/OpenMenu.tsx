@@ -6,7 +6,7 @@ import type { Choice, MenuProps } from './PopMenu';
 const ITEM = 'data-focus:bg-accent-wash flex w-full items-baseline rounded px-2.5 py-1.5 text-left';
 
 /** The menu behind a button, open from the start: it came because the button was pressed. */
-export default function OpenMenu({ button, label, className, width, choices }: MenuProps) {
+export default function OpenMenu({ button, label, className, look, choices }: MenuProps) {
   const opener = useRef<HTMLButtonElement>(null);
   const opened = useRef(false);
   useEffect(() => {
@@ -22,7 +22,7 @@ export default function OpenMenu({ button, label, className, width, choices }: M
       </MenuButton>
       <MenuItems
         anchor="bottom end"
-        className={`border-edge bg-sheet z-30 rounded border p-1 shadow-lg focus:outline-none ${width}`}
+        className={`border-edge bg-sheet z-30 rounded border p-1 shadow-lg focus:outline-none ${look}`}
       >
         {choices.map((choice) => (
           <Item key={choice.words} choice={choice} />

@@ -15,7 +15,8 @@ export interface MenuProps {
   /** What the button is called where its content is no word. */
   label?: string;
   className: string;
-  width: string;
+  /** How the menu itself looks: how wide it is, how large its text. */
+  look: string;
   choices: Choice[];
 }
 

@@ -2,7 +2,11 @@ package org.wache.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
+import java.io.InputStream;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -175,5 +179,39 @@ class ShelvesTest {
                         .isNull())
                 .isTrue();
         assertThat(who.get("/api/lists/" + list + "/versions").body()).contains("deleted", "brought back");
+    }
+
+    /** Whatever can be asked of a list by its number is not answered for one that was deleted, nor done to it. */
+    @Test
+    void nothingOfADeletedListIsAnswered() throws IOException {
+        long list = who.take("not to be asked of", CSV);
+        long entry = Browserless.json(who.get("/api/lists/" + list))
+                .path("slips")
+                .path(0)
+                .path("id")
+                .asLong();
+        done(list, "in-use", "deleted");
+        List<String> answered = new ArrayList<>();
+        try (InputStream table = getClass().getResourceAsStream("/access/endpoints.txt")) {
+            new String(table.readAllBytes(), StandardCharsets.UTF_8)
+                    .lines()
+                    .filter(line -> line.matches("\\w+ +GET +/api/lists/\\{list}.*"))
+                    .map(line -> line.replaceAll("^\\w+ +GET +", ""))
+                    .forEach(path -> {
+                        String asked = path.replace("{list}", Long.toString(list))
+                                .replace("{entry}", Long.toString(entry))
+                                .replaceAll("\\{\\w+}", "1");
+                        if (who.get(asked).statusCode() < 400) {
+                            answered.add(path);
+                        }
+                    });
+        }
+        assertThat(answered).isEmpty();
+        assertThat(who.post("/api/lists/" + list + "/aside", "{\"lines\":[\"what is this\"]}")
+                        .statusCode())
+                .isEqualTo(404);
+        assertThat(who.put("/api/lists/" + list + "/presence", "{\"page\":\"x\",\"entry\":null}")
+                        .statusCode())
+                .isEqualTo(404);
     }
 }

@@ -57,6 +57,7 @@ public class ListEffects {
     @Transactional(readOnly = true)
     public List<ListEffect> ofEdition(long account, long club) {
         return ofSources(account, club, source -> seenUnder(source)
+                        .filter(any -> source.head().shelf() == Shelf.IN_USE) // nobody waits for what is in the archive
                         .filter(seen -> !seen.equals(
                                 rulebook(source).on(audits.today()).dates().id()))
                         .flatMap(seen -> dates(rulebook(source), seen))

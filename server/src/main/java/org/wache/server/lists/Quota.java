@@ -62,8 +62,8 @@ class Quota {
         return jdbc.sql(
                         """
             select count(*) filter (where shelf <> 'deleted') as lists, coalesce(sum(size_chars), 0) as chars,
-              (select count(*) from entry join channel_list on channel_list.id = entry.list_id where channel_list.club_id = :club and channel_list.shelf <> 'deleted' and not entry.removed) as entries
-            from channel_list where club_id = :club
+              (select count(*) from entry join kept_list on kept_list.id = entry.list_id where kept_list.club_id = :club and kept_list.shelf <> 'deleted' and not entry.removed) as entries
+            from kept_list where club_id = :club
             """)
                 .param("club", club)
                 .query(Kept.class)
@@ -73,11 +73,11 @@ class Quota {
     /** As {@link #room}, for a list that was deleted and is brought back: its texts were counted all along. */
     void back(long club, long list) {
         room(club, 1, List.of());
-        jdbc.sql("select count(*) from entry where list_id = :list and not removed")
+        int entries = jdbc.sql("select count(*) from entry where list_id = :list and not removed")
                 .param("list", list)
                 .query(Integer.class)
-                .optional()
-                .ifPresent(entries -> fits(kept(club).entries() + entries, mostEntries, "entries in all of its lists"));
+                .single();
+        fits(kept(club).entries() + entries, mostEntries, "entries in all of its lists");
     }
 
     private static void fits(long wanted, long most, String what) {
