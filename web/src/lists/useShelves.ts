@@ -11,6 +11,8 @@ export interface Moved {
   words: string;
   from: Shelf;
   to: Shelf;
+  /** The shelf to which it goes back, when this only undoes what was done. */
+  undoes?: Shelf;
 }
 
 const WORDS: Record<Shelf, string> = {
@@ -32,9 +34,10 @@ export function useShelves() {
         }),
       ),
     onMutate: () => setDone(undefined),
-    onSuccess: async (_, moved) => {
-      await caughtUp();
-      setDone(moved);
+    // Said at once: the pages catch up after it, and what is said next must not be overtaken by it.
+    onSuccess: (_, moved) => {
+      setDone(moved.undoes ? undefined : moved);
+      void caughtUp();
     },
   });
   return {
@@ -43,11 +46,6 @@ export function useShelves() {
     busy: put.isPending,
     move: (list: { id: number; name: string }, from: Shelf, to: Shelf) =>
       put.mutate({ list: list.id, words: `${list.name} ${WORDS[to]}`, from, to }),
-    undo: () =>
-      done &&
-      put.mutate(
-        { ...done, words: 'Undone', from: done.to, to: done.from },
-        { onSuccess: () => setDone(undefined) },
-      ),
+    undo: () => done && put.mutate({ ...done, from: done.to, to: done.from, undoes: done.from }),
   };
 }

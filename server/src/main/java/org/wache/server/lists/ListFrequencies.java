@@ -11,9 +11,6 @@ import org.wache.signal.Frequency;
 @Service
 public class ListFrequencies {
 
-    /** More than this nobody could tell apart in a picture. */
-    private static final int MOST = 5_000;
-
     private final JdbcClient jdbc;
     private final AccountStore accounts;
 
@@ -48,10 +45,9 @@ public class ListFrequencies {
               select coalesce(nullif(entry.tx_mhz, ''), entry.rx_mhz) as mhz, entry.tx_mhz <> '' as talks, entry.list_id as list, entry.id as entry, entry.name
               from entry join kept_list on kept_list.id = entry.list_id and kept_list.shelf = 'in-use'
               where kept_list.club_id = :club and not entry.removed) each
-            order by mhz, talks, list, entry limit :most
+            order by mhz, talks, list, entry
             """)
                 .param("club", club)
-                .param("most", MOST)
                 .query(Row.class)
                 .list()
                 .stream()
