@@ -2,12 +2,13 @@ package org.wache.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.lowagie.text.pdf.PdfReader;
-import com.lowagie.text.pdf.parser.PdfTextExtractor;
 import java.net.http.HttpResponse;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -213,8 +214,10 @@ class ProfilesTest {
         byte[] paper = who.bytes("/api/releases/" + release + "/keypad.pdf?model="
                         + java.net.URLEncoder.encode(model, java.nio.charset.StandardCharsets.UTF_8))
                 .body();
-        assertThat(new PdfTextExtractor(new PdfReader(paper)).getTextFromPage(1))
-                .contains("Every radio of the watch", "Time-out timer: 180 s", "LIMIT 180");
+        try (PDDocument document = Loader.loadPDF(paper)) {
+            assertThat(new PDFTextStripper().getText(document))
+                    .contains("Every radio of the watch", "Time-out timer: 180 s", "LIMIT 180");
+        }
         JsonNode file = Browserless.json(who.get("/api/releases/" + release + "/release.json"));
         assertThat(file.path("release")
                         .path("profiles")

@@ -55,6 +55,7 @@ import org.wache.server.lists.ListService;
 import org.wache.server.lists.ListStore;
 import org.wache.server.lists.Source;
 import org.wache.server.lists.Views;
+import org.wache.server.prints.PaperSize;
 import org.wache.server.sheets.ListWorkbook;
 import org.wache.server.web.Missing;
 import org.wache.server.web.OneLine;
@@ -378,13 +379,14 @@ public class ListController {
 
     /** The list on paper, with what the audit says of each entry. */
     @GetMapping(path = "/api/lists/{list}/export.pdf", produces = "application/pdf")
-    ResponseEntity<byte[]> paper(Account asking, @PathVariable long list) {
+    ResponseEntity<byte[]> paper(
+            Account asking, @PathVariable long list, @RequestParam(defaultValue = "letter") PaperSize paper) {
         ListService.Seen seen = service.seen(asking.id(), list);
         return download(
                 seen.head().name() + ".pdf",
                 "application/pdf",
                 PrintedList.write(
-                        seen.head().name(), seen.audited().audit(), seen.head().version()));
+                        seen.head().name(), seen.audited().audit(), seen.head().version(), paper));
     }
 
     private ResponseEntity<byte[]> file(Account asking, long list, String ending, String type) {

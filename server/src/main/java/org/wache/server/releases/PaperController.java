@@ -1,6 +1,7 @@
 package org.wache.server.releases;
 
 import jakarta.servlet.http.HttpServletRequest;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -35,15 +36,19 @@ import org.wache.rulebook.EdgeTable;
 import org.wache.rulebook.Edition;
 import org.wache.server.accounts.Account;
 import org.wache.server.lists.Titles;
+import org.wache.server.prints.CardSize;
 import org.wache.server.prints.ChannelCards;
+import org.wache.server.prints.EntryColumns;
 import org.wache.server.prints.KeypadSheet;
+import org.wache.server.prints.PaperDates;
+import org.wache.server.prints.PaperSize;
 import org.wache.server.prints.TableSheet;
+import org.wache.server.prints.TableSheet.Column;
 import org.wache.server.rulebooks.EmissionKind;
 import org.wache.server.rulebooks.Rulebooks;
 import org.wache.server.web.Missing;
 import org.wache.settings.SettingPlan;
 import org.wache.signal.Frequency;
-import org.wache.signal.Tone;
 
 /** The papers of a release, in one print style, each with the release's number and sum on it. */
 @RestController
@@ -79,7 +84,8 @@ class PaperController {
     }
 
     private static String foot(ReleaseFile file) {
-        return file.list() + " · release " + file.number() + " · " + file.day() + " · rulebook " + file.rulebook() + " "
+        return file.list() + " · release " + file.number() + " · " + PaperDates.day(file.day()) + " · rulebook "
+                + file.rulebook() + " "
                 + file.edition() + " · SHA-256 "
                 + ReleaseReport.spaced(file.sum().substring(0, SHORT_SUM)) + " …";
     }
@@ -106,7 +112,9 @@ class PaperController {
             Account asking,
             HttpServletRequest request,
             @PathVariable long release,
-            @RequestParam Optional<Long> party) {
+            @RequestParam Optional<Long> party,
+            @RequestParam(defaultValue = "wallet") CardSize size,
+            @RequestParam(defaultValue = "letter") PaperSize paper) {
         ReleaseStore.Head head = head(release);
         long account = asking.id();
         ReleaseFile file = releases.file(release);
@@ -115,9 +123,10 @@ class PaperController {
             if (party.isEmpty() || party.get() == carrier.party()) {
                 HolderCards.CardList list = cards.list(head, carrier);
                 all.add(new ChannelCards.Card(
-                        (carrier.name() + "  " + HolderCards.callSigns(carrier)).strip(),
+                        carrier.name(),
+                        HolderCards.callSigns(carrier),
                         list.name() + ", release " + head.number(),
-                        "release " + head.number() + " " + file.sum().substring(0, SHORT_SUM),
+                        "SHA-256 " + file.sum().substring(0, SHORT_SUM),
                         base(request) + "/card#" + links.token(account, head.club(), carrier.party()),
                         list.entries().stream()
                                 .map(each -> new ChannelCards.Line(
@@ -125,17 +134,21 @@ class PaperController {
                                         each.name(),
                                         each.talks(),
                                         each.hears(),
-                                        each.talksOn(),
-                                        each.sends()))
+                                        each.shift(),
+                                        each.sends(),
+                                        each.power()))
                                 .toList()));
             }
         }
-        return pdf(file, "cards", ChannelCards.write(all));
+        return pdf(file, "cards", ChannelCards.write(paper, size, all));
     }
 
     /** The full list, with what was found of it and who lets it stand. */
     @GetMapping(path = "/api/releases/{release}/list.pdf", produces = "application/pdf")
-    ResponseEntity<byte[]> list(@PathVariable long release) {
+    ResponseEntity<byte[]> list(
+            @PathVariable long release,
+            @RequestParam(defaultValue = "letter") PaperSize paper,
+            @RequestParam(defaultValue = "UTC") ZoneId zone) {
         ReleaseFile file = releases.file(release);
         List<TableSheet.Table> tables = new ArrayList<>();
         for (int i = 0; i < file.parts().size(); i++) {
@@ -145,21 +158,7 @@ class PaperController {
             for (int n = 0; n < part.list().channels().size(); n++) {
                 rows.add(row(part.list().channels().get(n), recorded.get(n)));
             }
-            tables.add(new TableSheet.Table(
-                    part.name(),
-                    new float[] {5, 17, 11, 11, 8, 9, 9, 7, 8, 40},
-                    List.of(
-                            "#No.",
-                            "Name",
-                            "#Hears",
-                            "#Talks on",
-                            "Mode",
-                            "#Sends",
-                            "#Opens on",
-                            "#Power",
-                            "Verdict",
-                            "Found"),
-                    rows));
+            tables.add(new TableSheet.Table(part.name(), EntryColumns.with("Found"), rows));
         }
         if (!file.waivers().isEmpty()) {
             tables.add(waivers(file));
@@ -170,15 +169,17 @@ class PaperController {
         return pdf(
                 file,
                 "list",
-                TableSheet.write(
-                        true,
-                        file.list() + ", release " + file.number(),
-                        "Carried by " + carriers + ". Released " + file.releasedAt() + " by " + file.releasedBy()
-                                + ", signed by " + file.signedBy() + ".\nSHA-256 " + ReleaseReport.spaced(file.sum()),
-                        foot(file),
-                        tables,
-                        "Judged for " + file.day()
-                                + ". The rulebook was written from memory: check against the current rules; this tool does not replace your licence terms."));
+                new TableSheet(
+                                file.list() + ", release " + file.number(),
+                                List.of(
+                                        "Carried by " + carriers + ". Released "
+                                                + PaperDates.moment(file.releasedAt(), zone) + " by "
+                                                + file.releasedBy() + ", signed by " + file.signedBy() + ".",
+                                        "SHA-256 " + ReleaseReport.spaced(file.sum())),
+                                tables,
+                                "Judged for " + PaperDates.day(file.day())
+                                        + ". The rulebook was written from memory: check against the current rules; this tool does not replace your licence terms.")
+                        .write(paper, true, foot(file)));
     }
 
     /** What was let stand with one reason is told together. */
@@ -189,8 +190,8 @@ class PaperController {
                                 waiver.rule(),
                                 waiver.model(),
                                 waiver.reason(),
-                                waiver.by() + ", " + waiver.on(),
-                                waiver.until().map(Object::toString).orElse("for good")),
+                                waiver.by() + ", " + PaperDates.day(waiver.on()),
+                                waiver.until().map(PaperDates::day).orElse("for good")),
                         any -> new ArrayList<>())
                 .add(waiver));
         List<List<String>> rows = together.entrySet().stream()
@@ -208,22 +209,18 @@ class PaperController {
                 .toList();
         return new TableSheet.Table(
                 "Let stand, by name",
-                new float[] {16, 34, 34, 16, 10},
-                List.of("Entries", "What was found", "Why it may stand", "Who, when", "Until"),
+                List.of(
+                        Column.name("Entries", 14),
+                        Column.words("What was found", 32),
+                        Column.words("Why it may stand", 28),
+                        Column.words("Who, when", 16),
+                        Column.words("Until", 10)),
                 rows);
     }
 
     private static List<String> row(Channel channel, ReleaseFile.Recorded recorded) {
-        boolean direct = channel.transmit().isPresent() && channel.transmit().equals(channel.receive());
-        return List.of(
-                channel.number(),
-                channel.name(),
-                channel.receive().map(Frequency::megahertz).orElse(""),
-                direct ? "direct" : channel.transmit().map(Frequency::megahertz).orElse("listens"),
-                Wording.emission(channel),
-                channel.sends().map(Tone::text).orElse(""),
-                channel.opensOn().map(Tone::text).orElse(""),
-                channel.power().map(watts -> watts.number() + " W").orElse(""),
+        return EntryColumns.row(
+                channel,
                 Wording.capital(recorded.verdict()),
                 recorded.findings().isEmpty()
                         ? channel.text(org.wache.channel.Field.NOTE)
@@ -235,7 +232,7 @@ class PaperController {
 
     /** The band edges of the amateur classes that its carriers hold, on the bands that it uses. */
     @GetMapping(path = "/api/releases/{release}/edges.pdf", produces = "application/pdf")
-    ResponseEntity<byte[]> edges(@PathVariable long release) {
+    ResponseEntity<byte[]> edges(@PathVariable long release, @RequestParam(defaultValue = "letter") PaperSize paper) {
         ReleaseFile file = releases.file(release);
         Edition edition = rulebooks.with(file.rulebook(), file.additions()).on(file.day());
         BandService amateur = edition.planned()
@@ -259,22 +256,25 @@ class PaperController {
         List<TableSheet.Table> tables = alike.entrySet().stream()
                 .map(each -> new TableSheet.Table(
                         Wording.list(each.getValue()),
-                        new float[] {14, 46, 20, 20},
-                        List.of("Band", "Sending", "#From, MHz", "#To, MHz"),
+                        List.of(
+                                Column.name("Band", 14),
+                                Column.words("Sending", 46),
+                                Column.figures("From, MHz", 20),
+                                Column.figures("To, MHz", 20)),
                         each.getKey()))
                 .toList();
         return pdf(
                 file,
                 "edges",
-                TableSheet.write(
-                        false,
-                        "Band edges",
-                        "For " + file.list() + ", release " + file.number()
-                                + ": the bands that it uses, by the classes that"
-                                + " carry it. A signal has to stay inside with its whole width, not with its dial frequency.",
-                        foot(file),
-                        tables,
-                        "Check against the current rules; this card does not replace your licence terms."));
+                new TableSheet(
+                                "Band edges",
+                                List.of(
+                                        "For " + file.list() + ", release " + file.number()
+                                                + ": the bands that it uses, by the classes that"
+                                                + " carry it. A signal has to stay inside with its whole width, not with its dial frequency."),
+                                tables,
+                                "Check against the current rules; this card does not replace your licence terms.")
+                        .write(paper, false, foot(file)));
     }
 
     /** The edges of a class; what may be sent between the same edges stands in one row. */
@@ -305,7 +305,10 @@ class PaperController {
 
     /** How its entries are typed into a radio of one of its models. */
     @GetMapping(path = "/api/releases/{release}/keypad.pdf", produces = "application/pdf")
-    ResponseEntity<byte[]> keypad(@PathVariable long release, @RequestParam String model) {
+    ResponseEntity<byte[]> keypad(
+            @PathVariable long release,
+            @RequestParam String model,
+            @RequestParam(defaultValue = "letter") PaperSize paper) {
         ReleaseFile file = releases.file(release);
         ReleaseFile.Model chosen = file.models().stream()
                 .filter(each -> each.name().equals(model))
@@ -313,7 +316,7 @@ class PaperController {
                 .orElseThrow(() -> new Missing("The model"));
         RadioModel radio = chosen.radio().model();
         ReleaseFile.Part part = file.parts().get(0);
-        ListPaper paper = ListPaper.of(
+        ListPaper steps = ListPaper.of(
                 part.list(),
                 radio,
                 part.list().channels().stream()
@@ -322,7 +325,7 @@ class PaperController {
                                 : Optional.<String>empty())
                         .toList());
         List<KeypadSheet.Entry> entries = new ArrayList<>();
-        paper.tables()
+        steps.tables()
                 .forEach(table ->
                         entries.add(new KeypadSheet.Entry(table.title(), String.join(", ", table.rows()), List.of())));
         for (ReleaseContent.TeamProfile each : file.profiles()) {
@@ -341,20 +344,20 @@ class PaperController {
                                     ""))
                             .toList());
         }
-        section(entries, "Before the first entry", paper.before());
-        paper.entries()
+        section(entries, "Before the first entry", steps.before());
+        steps.entries()
                 .forEach(entry -> entries.add(
                         new KeypadSheet.Entry(heading(entry), entry.impossible().orElse(""), printed(entry.steps()))));
-        section(entries, "After the last entry", paper.after());
+        section(entries, "After the last entry", steps.after());
         return pdf(
                 file,
                 "keypad",
-                KeypadSheet.write(
-                        file.list() + " by keypad: " + chosen.name(),
-                        "Release " + file.number() + ". " + ListPaper.method(radio)
-                                + " An antenna or a dummy load on the radio before its key is pressed.",
-                        foot(file),
-                        entries));
+                new KeypadSheet(
+                                file.list() + " by keypad: " + chosen.name(),
+                                "Release " + file.number() + ". " + ListPaper.method(radio)
+                                        + " An antenna or a dummy load on the radio before its key is pressed.",
+                                entries)
+                        .write(paper, foot(file)));
     }
 
     private static void section(List<KeypadSheet.Entry> entries, String heading, List<Step> steps) {
@@ -382,7 +385,7 @@ class PaperController {
 
     /** Which radio has which release, since when, and who has the radio. */
     @GetMapping(path = "/api/releases/{release}/loads.pdf", produces = "application/pdf")
-    ResponseEntity<byte[]> loads(@PathVariable long release) {
+    ResponseEntity<byte[]> loads(@PathVariable long release, @RequestParam(defaultValue = "letter") PaperSize paper) {
         ReleaseStore.Head head = head(release);
         ReleaseFile file = releases.file(release);
         List<List<String>> rows = store.loads(head.club()).stream()
@@ -399,7 +402,7 @@ class PaperController {
                                                 : load.list() != null && load.list() == head.list()
                                                         ? " (another)"
                                                         : ""),
-                        load.at() == null ? "" : load.at().toLocalDate().toString(),
+                        load.at() == null ? "" : PaperDates.day(load.at().toLocalDate()),
                         load.at() == null
                                 ? ""
                                 : load.verified()
@@ -409,16 +412,21 @@ class PaperController {
         return pdf(
                 file,
                 "loads",
-                TableSheet.write(
-                        true,
-                        "What is in which radio",
-                        head.name() + ", release " + head.number() + ", and every radio of the group as it is now.",
-                        foot(file),
-                        List.of(new TableSheet.Table(
-                                "",
-                                new float[] {16, 18, 20, 32, 11, 14},
-                                List.of("Radio", "Model", "Who has it", "What is in it", "#Since", "Checked"),
-                                rows)),
-                        ""));
+                new TableSheet(
+                                "What is in which radio",
+                                List.of(head.name() + ", release " + head.number()
+                                        + ", and every radio of the group as it is now."),
+                                List.of(new TableSheet.Table(
+                                        "",
+                                        List.of(
+                                                Column.name("Radio", 16),
+                                                Column.words("Model", 16),
+                                                Column.words("Who has it", 20),
+                                                Column.words("What is in it", 24),
+                                                Column.words("Since", 11),
+                                                Column.words("Checked", 13)),
+                                        rows)),
+                                "")
+                        .write(paper, true, foot(file)));
     }
 }
