@@ -49,6 +49,8 @@ public record Column(Kind kind, Optional<Unit> unit) {
         NARROW("Narrow: yes or no"),
         /** Whether it is wide. */
         WIDE("Wide: yes or no"),
+        /** The zone or bank of a radio that it stands in. */
+        ZONE("Zone"),
         POWER("Power"),
         USE("Direct, repeater, listen"),
         SERVICE("Service"),

@@ -27,6 +27,9 @@ public final class Guess {
             "(0?[.,]5|1|2[.,]5|3[.,]125|5|6[.,]25|7[.,]5|8[.,]33|9|10|12[.,]5|15|20|25|30|50|100|200|500|1000)([.,]?0*)( ?k(hz)?)?|auto",
             Pattern.CASE_INSENSITIVE);
 
+    /** Longer texts are no names of zones. */
+    private static final int ZONE = 24;
+
     private static final double SURELY = 0.95;
     private static final int EXACTLY = 100;
     private static final double FLAG = 100; // yes and no under "narrow" say more than that N could be a width
@@ -197,7 +200,8 @@ public final class Guess {
             case TRANSMIT -> here.numbersLikeFrequencies() < CONTRADICTED && here.shifts() < CONTRADICTED;
             case SHIFT -> here.shifts() < CONTRADICTED;
             case TONE, TONE_SENT, TONE_HEARD -> here.readableTones() < CONTRADICTED;
-            case MODE -> here.modes() < CONTRADICTED;
+            case MODE -> here.modes() + here.matching(FormMode::isOne) < CONTRADICTED;
+            case ZONE -> here.matching(cell -> cell.length() <= ZONE) < 1;
             case POWER -> here.powers() < CONTRADICTED;
             case NUMBER -> here.wholeNumbers() < CONTRADICTED;
             case USE -> here.matching(TableReading::isUse) < CONTRADICTED;

@@ -21,14 +21,14 @@ final class Headings {
     static {
         say(
                 Column.Kind.RECEIVE,
-                "rx|rx freq|rx frequency|receive|receive freq|receive frequency|recv|rcv|rcv freq|freq|freqs"
+                "rx freq n or w|rx|rx freq|rx frequency|receive|receive freq|receive frequency|recv|rcv|rcv freq|freq|freqs"
                         + "|frequency|frequencies|output|output freq|output frequency|repeater output|rptr output|out|downlink|hears"
                         + "|hears on|listen|listen on|mhz|r freq|repeater frequency|repeater freq|freq out|mobile rx|repeater tx|rptr tx"
                         + "|repeater transmit|base tx|channel frequency|operating frequency|frequenz|empfang|frecuencia|frequence|rx mhz"
                         + "|receive on|freq rx|qrg");
         say(
                 Column.Kind.TRANSMIT,
-                "tx|tx freq|tx frequency|transmit|transmit freq|transmit frequency|xmit|xmit freq|input"
+                "tx freq n or w|tx|tx freq|tx frequency|transmit|transmit freq|transmit frequency|xmit|xmit freq|input"
                         + "|input freq|input frequency|repeater input|rptr input|in|uplink|talk|talks|talks on|talk on|send|t freq|freq in"
                         + "|mobile tx|repeater rx|rptr rx|repeater receive|sendefrequenz|tx mhz|transmit on|freq tx");
         say(
@@ -43,12 +43,12 @@ final class Headings {
                         + "|tone/code|tone code|dtcs|cdcss|dtcs code|qt|qt/dqt|ctcss code|pl freq|tone or code");
         say(
                 Column.Kind.TONE_SENT,
-                "tx tone|tx ctcss|tx pl|ctcss tx|tone tx|pl tx|input tone|tone in|pl in|uplink tone|encode"
+                "tx tone|tx tone/nac|tx ctcss|tx pl|ctcss tx|tone tx|pl tx|input tone|tone in|pl in|uplink tone|encode"
                         + "|enc|ctcss enc|encode tone|ctcss encode|tone encode|tone enc|send tone|sends|t ctcss|tx code|tx dcs|tx qt/dqt"
                         + "|tx ctcss/dcs|transmit tone|transmit pl|pl encode|pl enc|tone sent|ctcss in|tx qt|xmit tone|opens with");
         say(
                 Column.Kind.TONE_HEARD,
-                "rx tone|rx ctcss|rx pl|ctcss rx|tone rx|pl rx|output tone|tone out|pl out|downlink tone"
+                "rx tone|rx tone/nac|rx ctcss|rx pl|ctcss rx|tone rx|pl rx|output tone|tone out|pl out|downlink tone"
                         + "|decode|dec|ctcss dec|decode tone|ctcss decode|tone decode|tone dec|rx code|rx dcs|rx qt/dqt|rx ctcss/dcs"
                         + "|receive tone|receive pl|r ctcss|tsql|tone squelch|opens on|pl decode|pl dec|ctcss out|rx qt|rcv tone");
         say(
@@ -74,7 +74,7 @@ final class Headings {
                 Column.Kind.MODE,
                 "mode|modulation|mod|emission|emission designator|designator|em|width|bandwidth|bw|band width"
                         + "|w/n|n/w|wide/narrow|narrow/wide|narrow|wide|spacing|channel spacing|channel width|chan bw|ch bw|betriebsart"
-                        + "|modo|fm/nfm|nfm/fm|emission type|n or w|bandbreite");
+                        + "|modo|fm/nfm|nfm/fm|emission type|n or w|bandbreite|mode a d or m|mode a d m|a d or m");
         say(Column.Kind.NARROW, "narrow|narrow?|narrowband|narrow band|nb|is narrow");
         say(Column.Kind.WIDE, "wide|wide?|wideband|is wide");
         say(
@@ -90,15 +90,18 @@ final class Headings {
                 Column.Kind.NAME,
                 "name|label|tag|alpha|alpha tag|alphatag|alias|channel name|ch name|chan name|title|description"
                         + "|desc|display|display name|short name|nombre|bezeichnung|id|identifier|text|repeater name|repeater|net|net name"
-                        + "|system|talkgroup|agency|assignment|function|channel label|who");
+                        + "|system|talkgroup|agency|channel label|who|channel name/trunked radio system talkgroup"
+                        + "|channel name/talkgroup|channel name or talkgroup");
         say(
                 Column.Kind.PLACE,
                 "location|city|town|site|area|county|qth|callsign|call|call sign|calls|site name|nearest city"
-                        + "|place|ort|ubicacion|landmark|city/county|rptr call|repeater call|station|standort|licensee|owner|sponsor|trustee");
+                        + "|place|ort|ubicacion|landmark|city/county|rptr call|repeater call|station|standort|licensee|owner|sponsor|trustee"
+                        + "|assignment|function");
         say(
                 Column.Kind.CHANNEL,
                 "gmrs ch|gmrs channel|frs ch|frs channel|frs/gmrs ch|frs/gmrs channel|gmrs/frs channel"
                         + "|gmrs/frs ch|frs/gmrs|gmrs/frs|murs ch|murs channel|marine ch|marine channel|service channel|gmrs|frs|murs");
+        say(Column.Kind.ZONE, "zone|bank|zone name|bank name|zone grp|zone group|zone/group");
         say(Column.Kind.USE, "use|usage|simplex/repeater|repeater/simplex|rpt/simplex|operation|type|kind");
         say(Column.Kind.SERVICE, "service|radio service|svc");
         say(Column.Kind.SCAN, "scan|scan list|scan?|scan add|in scan|scanned");

@@ -271,10 +271,11 @@ public record TableReading(List<String> extraColumns, List<RowReading> rows) {
             }
             Sketch sketch = new Sketch().filledInByProgram();
             Map<Field, String> joined = new HashMap<>();
+            String letter = digitalLetter(row).orElse("");
             for (int i = 0; i < mapping.columns().size(); i++) {
                 String cell = row.cell(i);
                 if (!cell.isEmpty()) {
-                    Optional<String> problem = cell(sketch, mapping.columns().get(i), i, cell, joined);
+                    Optional<String> problem = cell(sketch, mapping.columns().get(i), i, cell, joined, letter);
                     if (problem.isPresent()) {
                         return aside(row, problem.get());
                     }
@@ -283,6 +284,7 @@ public record TableReading(List<String> extraColumns, List<RowReading> rows) {
             if (tonesByKind.govern()) {
                 tonesByKind.into(sketch, row);
             }
+            digitalByLetter(sketch, row);
             withoutDirection(sketch, row);
             asNoted(sketch, joined);
             Optional.ofNullable(joined.remove(Field.NAME)).ifPresent(sketch::otherwiseCalled);
@@ -327,7 +329,30 @@ public record TableReading(List<String> extraColumns, List<RowReading> rows) {
             }
         }
 
-        private Optional<String> cell(Sketch sketch, Column column, int index, String cell, Map<Field, String> joined) {
+        /** The cell of a row that says by a letter that it is digital. */
+        private Optional<String> digitalLetter(Table.Row row) {
+            return IntStream.range(0, mapping.columns().size())
+                    .filter(i -> mapping.columns().get(i).kind() == Column.Kind.MODE)
+                    .mapToObj(row::cell)
+                    .filter(FormMode::isDigital)
+                    .map(cell -> cell.strip().toUpperCase(java.util.Locale.ROOT))
+                    .findFirst();
+        }
+
+        /** Digital alone is no mode; with a network access code it is the one that has such codes. */
+        private void digitalByLetter(Sketch sketch, Table.Row row) {
+            digitalLetter(row).ifPresent(letter -> {
+                if (letter.equals("D") && sketch.has(Field.ACCESS_CODE)) {
+                    WrittenMode.read("P25").ifPresent(sketch::mode);
+                    sketch.note(Said.because(Field.MODE, "P25", "“D” with a network access code"));
+                } else {
+                    sketch.unread(Field.MODE, letter);
+                }
+            });
+        }
+
+        private Optional<String> cell(
+                Sketch sketch, Column column, int index, String cell, Map<Field, String> joined, String letter) {
             switch (column.kind()) {
                 case NUMBER -> sketch.text(Field.NUMBER, cell.replaceFirst("^#|\\.$", ""));
                 case NAME -> sketch.text(Field.NAME, cell);
@@ -362,7 +387,14 @@ public record TableReading(List<String> extraColumns, List<RowReading> rows) {
                     if (tonesByKind.govern()) {
                         return Optional.empty(); // which of them count, one column says for all
                     }
-                    if (Plain.of(cell)
+                    if (letter.equals("D") && FormMode.isAccessCode(cell)) {
+                        digital(sketch, Column.Kind.ACCESS_CODE, cell);
+                    } else if (letter.equals("M") && FormMode.isAccessCode(cell)) {
+                        String kept = heading(index) + " " + cell;
+                        joined.merge(Field.NOTE, kept, (one, other) -> one + " · " + other);
+                        sketch.note(Said.doubtful(
+                                Field.NOTE, kept, "a network access code of a mixed channel, kept in the note"));
+                    } else if (Plain.of(cell)
                             .matches("cc\\s*[0-9]{1,2}")) { // a colour code tells digital radios apart, and is no tone
                         joined.merge(Field.NOTE, cell, (one, other) -> one + " · " + other);
                         sketch.note(Said.doubtful(
@@ -395,9 +427,13 @@ public record TableReading(List<String> extraColumns, List<RowReading> rows) {
                 case COLOUR_CODE, TIME_SLOT, TALK_GROUP, ACCESS_CODE -> digital(sketch, column.kind(), cell);
                 case CONTACT -> sketch.text(Field.CONTACT, cell);
                 case RECEIVE_GROUP -> sketch.text(Field.RECEIVE_GROUP, cell);
-                case MODE ->
-                    modes.computeIfAbsent(cell, WrittenMode::read)
-                            .ifPresentOrElse(sketch::mode, () -> sketch.unread(Field.MODE, cell));
+                case MODE -> {
+                    if (!FormMode.isOne(cell)) { // those are read with the whole row
+                        modes.computeIfAbsent(cell, WrittenMode::read)
+                                .ifPresentOrElse(sketch::mode, () -> sketch.unread(Field.MODE, cell));
+                    }
+                }
+                case ZONE -> sketch.text(Field.ZONE, cell);
                 case POWER -> power(sketch, cell);
                 case USE -> use(sketch, cell);
                 default -> {} // kept in a column of its own, or left out
@@ -474,6 +510,12 @@ public record TableReading(List<String> extraColumns, List<RowReading> rows) {
 
         private void transmit(Sketch sketch, Column column, String cell) {
             String plain = Plain.of(cell);
+            Optional<FormMode.WithWidth> withWidth = FormMode.withWidth(cell);
+            if (withWidth.isPresent()) {
+                WrittenMode.read(withWidth.get().width()).ifPresent(sketch::mode);
+                transmit(sketch, column, withWidth.get().frequency());
+                return;
+            }
             Optional<Shift> shift = Shift.read(cell, Optional.empty());
             Optional<WrittenFrequency> read = WrittenFrequency.read(cell, column.unit());
             if (SILENT.contains(plain)) {

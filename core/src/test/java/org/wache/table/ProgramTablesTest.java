@@ -335,4 +335,40 @@ class ProgramTablesTest {
                 .extracting(channel -> channel.text(Field.TX_MHZ))
                 .containsExactly("154.265", "467.675");
     }
+
+    /** The communications plan and the inventory of emergency groups (forms 205 and 217A; their columns from memory). */
+    @Test
+    void theFormsOfEmergencyGroupsAreRead() {
+        assertThat(
+                        entries(
+                                """
+                Zone Grp.,Ch #,Function,Channel Name/Trunked Radio System Talkgroup,Assignment,RX Freq N or W,RX Tone/NAC,TX Freq N or W,TX Tone/NAC,"Mode (A, D, or M)",Remarks
+                1,1,Command,RIVER 10,Net control,146.9400 W,,146.3400 W,103.5,A,Main repeater
+                1,2,Tactical,FERRY TAC,Landing,462.5625 N,,462.5625 N,141.3,A,direct
+                2,3,Tactical,BRIDGE,Bridge,155.3400 N,293,155.3400 N,293,D,
+                2,4,Tactical,MIXED,Bridge,155.3475 N,293,155.3475 N,293,M,
+                """))
+                .containsExactly(
+                        "1,RIVER 10,146.940,146.340,FM,,103.5",
+                        "2,FERRY TAC,462.5625,462.5625,NFM,,141.3",
+                        "3,BRIDGE,155.340,155.340,P25,,,,,,,,,293",
+                        "4,MIXED,155.3475,155.3475,M");
+        assertThat(
+                        entries(
+                                """
+                Channel Configuration,Channel Name/Trunked Radio System Talkgroup,Eligible Users,RX Freq,N or W,RX Tone/NAC,TX Freq,N or W,TX Tone/NAC,"Mode (A, D, or M)",Remarks
+                Repeater,RIVER 10,All,146.9400,W,,146.3400,W,103.5,A,
+                Simplex,FERRY TAC,Landing,462.5625,N,141.3,462.5625,N,141.3,A,direct
+                """))
+                .containsExactly(
+                        "1,RIVER 10,146.940,146.340,FM,,103.5", "2,FERRY TAC,462.5625,462.5625,NFM,,141.3,141.3");
+        assertThat(
+                        read("Zone Grp.,Ch #,Function,Channel Name,RX Freq N or W,TX Freq N or W\n7,1,Command,RIVER,146.94 W,146.34 W\n")
+                                .rows()
+                                .get(1)
+                                .entry()
+                                .orElseThrow()
+                                .text(Field.ZONE))
+                .isEqualTo("7");
+    }
 }
