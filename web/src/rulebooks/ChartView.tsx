@@ -34,7 +34,11 @@ export function ChartView({ group, rulebook }: { group?: number; rulebook: strin
             label={each.name}
             onPress={() =>
               setParams(
-                { view: 'bands', band: each.name, ...(params.get('of') ? { of: rulebook } : {}) },
+                (before) => {
+                  const next = new URLSearchParams(before);
+                  next.set('band', each.name);
+                  return next;
+                },
                 { replace: true },
               )
             }

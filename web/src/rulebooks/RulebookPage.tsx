@@ -9,7 +9,7 @@ import { INPUT } from '../ui/Field';
 import { Notice } from '../ui/Notice';
 import { PageHeader, tab } from '../ui/PageHeader';
 import { AtView } from './AtView';
-import { ChartView } from './ChartView';
+import { BandsView } from './BandsView';
 import { EdgesView } from './EdgesView';
 import { EditionsView } from './EditionsView';
 import { NamesView } from './NamesView';
@@ -18,7 +18,7 @@ import { TonesView } from './TonesView';
 
 const VIEWS: [string, string][] = [
   ['at', 'What is at …'],
-  ['bands', 'Bands by class'],
+  ['bands', 'Bands'],
   ['edges', 'Band edges'],
   ['tones', 'Tones and codes'],
   ['names', 'Channel names'],
@@ -93,7 +93,7 @@ export function RulebookPage() {
         <h1 className="sr-only">Rulebook</h1>
         {settle.error && <Notice message={settle.error.message} />}
         {known && view === 'at' && <AtView key={rulebook} group={group?.id} rulebook={rulebook} />}
-        {known && view === 'bands' && <ChartView key={rulebook} group={group?.id} rulebook={rulebook} />}
+        {known && view === 'bands' && <BandsView key={rulebook} group={group?.id} rulebook={rulebook} />}
         {known && view === 'edges' && <EdgesView key={rulebook} group={group?.id} rulebook={rulebook} />}
         {view === 'tones' && <TonesView />}
         {view === 'names' && <NamesView rulebook={rulebook} />}

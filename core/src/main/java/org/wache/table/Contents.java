@@ -115,12 +115,13 @@ final class Contents {
     }
 
     double powers() {
-        return share(cell -> WrittenPower.read(cell).isPresent());
+        return share(cell -> WrittenPower.read(cell).isPresent() && !FormMode.isFrequencyWithWidth(cell));
     }
 
     double surelyPowers() {
-        return share(
-                cell -> WrittenPower.read(cell).isPresent() && !cell.strip().matches("[0-9.,]+"));
+        return share(cell -> WrittenPower.read(cell).isPresent()
+                && !cell.strip().matches("[0-9.,]+")
+                && !FormMode.isFrequencyWithWidth(cell));
     }
 
     double wholeNumbers() {

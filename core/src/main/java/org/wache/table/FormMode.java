@@ -36,6 +36,13 @@ final class FormMode {
         return parts.matches() ? Optional.of(new WithWidth(parts.group(1).strip(), parts.group(2))) : Optional.empty();
     }
 
+    /** Whether a cell is a frequency with its width, such as 146.9400 W, and not a power. */
+    static boolean isFrequencyWithWidth(String cell) {
+        return withWidth(cell)
+                .filter(parts -> parts.frequency().matches("[0-9]{2,4}[.,][0-9]{3,}"))
+                .isPresent();
+    }
+
     /** Whether a cell can be a network access code: three hexadecimal figures. */
     static boolean isAccessCode(String cell) {
         return ACCESS_CODE.matcher(cell.strip()).matches();

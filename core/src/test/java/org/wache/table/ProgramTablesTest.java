@@ -365,7 +365,7 @@ class ProgramTablesTest {
         assertThat(
                         read("Zone Grp.,Ch #,Function,Channel Name,RX Freq N or W,TX Freq N or W\n7,1,Command,RIVER,146.94 W,146.34 W\n")
                                 .rows()
-                                .get(1)
+                                .get(0)
                                 .entry()
                                 .orElseThrow()
                                 .text(Field.ZONE))

@@ -137,6 +137,9 @@ class EveryEndpointTest {
             Map.entry("/translation", "?of=100"),
             Map.entry("/merge", "?other={list}"),
             Map.entry("/at", "?mhz=146.52"),
+            Map.entry("GET /api/rulebook/sheet", "?band=20%20m"),
+            Map.entry("GET /api/rulebook/sheet.svg", "?band=20%20m"),
+            Map.entry("GET /api/rulebook/sheet.pdf", "?band=20%20m"),
             Map.entry("GET /api/rulebook/place", "?latitude=45&longitude=-93"),
             Map.entry("GET /api/units/{unit}/edges", "?class=general&send=ssb"),
             Map.entry("GET /api/rulebook/edges", "?class=general&send=cw")));

@@ -2,11 +2,15 @@ package org.wache.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -292,6 +296,19 @@ class ReleasesTest {
                         .path("current")
                         .asBoolean())
                 .isFalse();
+        assertThat(text(who.bytes("/api/releases/" + release + "/letter.pdf").body()))
+                .contains("It is the first release of this list", "Hand out the cards");
+        assertThat(text(who.bytes("/api/releases/" + second + "/letter.pdf?paper=a4")
+                        .body()))
+                .contains("Since release 1: 1 changed", "DYKE", "LEVEE", "Take back the cards");
+    }
+
+    private static String text(byte[] pdf) {
+        try (PDDocument document = Loader.loadPDF(pdf)) {
+            return new PDFTextStripper().getText(document);
+        } catch (IOException e) {
+            throw new java.io.UncheckedIOException(e);
+        }
     }
 
     @Test
@@ -318,7 +335,17 @@ class ReleasesTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"cards.pdf", "list.pdf", "edges.pdf", "loads.pdf"})
+    @CsvSource({
+        "cards.pdf",
+        "cards.pdf?size=badge&paper=a4",
+        "cards.pdf?size=windscreen",
+        "list.pdf?paper=a4&zone=Europe/Berlin",
+        "edges.pdf",
+        "loads.pdf",
+        "letter.pdf",
+        "communications-plan.pdf",
+        "inventory.pdf?paper=a4"
+    })
     void papersArePrintedWithTheirRelease(String paper) {
         HttpResponse<byte[]> pdf = who.bytes("/api/releases/1/" + paper);
         assertThat(pdf.statusCode()).isEqualTo(200);

@@ -91,7 +91,7 @@ public record Paper(PaperSize size, boolean lying, String title, String foot) {
     }
 
     /** A text as XML holds it: what XML cannot hold at all is left out (XML 1.0, section 2.2). */
-    static String escaped(String text) {
+    public static String escaped(String text) {
         StringBuilder safe = new StringBuilder(text.length());
         text.codePoints().forEach(sign -> {
             switch (sign) {

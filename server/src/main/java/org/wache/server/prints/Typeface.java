@@ -37,7 +37,7 @@ public enum Typeface {
     }
 
     /** The file, as TrueType. */
-    InputStream open() {
+    public InputStream open() {
         return Typeface.class.getResourceAsStream(file);
     }
 

@@ -12,7 +12,6 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import org.springframework.beans.factory.annotation.Value;
-import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -27,7 +26,6 @@ import org.wache.exchange.ReleaseReport;
 import org.wache.keypad.ListPaper;
 import org.wache.keypad.SettingSteps;
 import org.wache.keypad.Step;
-import org.wache.licence.Holder;
 import org.wache.licence.Licence;
 import org.wache.radio.RadioModel;
 import org.wache.release.Waiver;
@@ -54,7 +52,6 @@ import org.wache.signal.Frequency;
 @RestController
 class PaperController {
 
-    private static final int SHORT_SUM = 16;
     private static final int EDGE_SLOTS = 100;
 
     private final ReleaseStore store;
@@ -81,22 +78,6 @@ class PaperController {
 
     private ReleaseStore.Head head(long release) {
         return store.one(release).orElseThrow(() -> new Missing("The release"));
-    }
-
-    private static String foot(ReleaseFile file) {
-        return file.list() + " · release " + file.number() + " · " + PaperDates.day(file.day()) + " · rulebook "
-                + file.rulebook() + " "
-                + file.edition() + " · SHA-256 "
-                + ReleaseReport.spaced(file.sum().substring(0, SHORT_SUM)) + " …";
-    }
-
-    private static ResponseEntity<byte[]> pdf(ReleaseFile file, String what, byte[] bytes) {
-        String name = file.list().replaceAll("[^A-Za-z0-9]+", "-").toLowerCase(java.util.Locale.ROOT) + "-"
-                + file.number() + "-" + what + ".pdf";
-        return ResponseEntity.ok()
-                .header("Content-Disposition", "inline; filename=\"" + name + "\"")
-                .contentType(MediaType.APPLICATION_PDF)
-                .body(bytes);
     }
 
     /** Where the application is reached: as it is set, or as it was asked. */
@@ -126,7 +107,7 @@ class PaperController {
                         carrier.name(),
                         HolderCards.callSigns(carrier),
                         list.name() + ", release " + head.number(),
-                        "SHA-256 " + file.sum().substring(0, SHORT_SUM),
+                        "SHA-256 " + PaperFile.shortSum(file),
                         base(request) + "/card#" + links.token(account, head.club(), carrier.party()),
                         list.entries().stream()
                                 .map(each -> new ChannelCards.Line(
@@ -136,11 +117,11 @@ class PaperController {
                                         each.hears(),
                                         each.shift(),
                                         each.sends(),
-                                        each.power()))
+                                        each.power().isEmpty() ? "" : each.power() + " W"))
                                 .toList()));
             }
         }
-        return pdf(file, "cards", ChannelCards.write(paper, size, all));
+        return PaperFile.pdf(file, "cards", ChannelCards.write(paper, size, all));
     }
 
     /** The full list, with what was found of it and who lets it stand. */
@@ -163,10 +144,8 @@ class PaperController {
         if (!file.waivers().isEmpty()) {
             tables.add(waivers(file));
         }
-        String carriers = Wording.list(file.parts().get(0).context().holders().stream()
-                .map(Holder::name)
-                .toList());
-        return pdf(
+        String carriers = FormController.carriers(file);
+        return PaperFile.pdf(
                 file,
                 "list",
                 new TableSheet(
@@ -179,7 +158,7 @@ class PaperController {
                                 tables,
                                 "Judged for " + PaperDates.day(file.day())
                                         + ". The rulebook was written from memory: check against the current rules; this tool does not replace your licence terms.")
-                        .write(paper, true, foot(file)));
+                        .write(paper, true, PaperFile.foot(file)));
     }
 
     /** What was let stand with one reason is told together. */
@@ -263,7 +242,7 @@ class PaperController {
                                 Column.figures("To, MHz", 20)),
                         each.getKey()))
                 .toList();
-        return pdf(
+        return PaperFile.pdf(
                 file,
                 "edges",
                 new TableSheet(
@@ -274,7 +253,7 @@ class PaperController {
                                                 + " carry it. A signal has to stay inside with its whole width, not with its dial frequency."),
                                 tables,
                                 "Check against the current rules; this card does not replace your licence terms.")
-                        .write(paper, false, foot(file)));
+                        .write(paper, false, PaperFile.foot(file)));
     }
 
     /** The edges of a class; what may be sent between the same edges stands in one row. */
@@ -349,7 +328,7 @@ class PaperController {
                 .forEach(entry -> entries.add(
                         new KeypadSheet.Entry(heading(entry), entry.impossible().orElse(""), printed(entry.steps()))));
         section(entries, "After the last entry", steps.after());
-        return pdf(
+        return PaperFile.pdf(
                 file,
                 "keypad",
                 new KeypadSheet(
@@ -357,7 +336,7 @@ class PaperController {
                                 "Release " + file.number() + ". " + ListPaper.method(radio)
                                         + " An antenna or a dummy load on the radio before its key is pressed.",
                                 entries)
-                        .write(paper, foot(file)));
+                        .write(paper, PaperFile.foot(file)));
     }
 
     private static void section(List<KeypadSheet.Entry> entries, String heading, List<Step> steps) {
@@ -409,7 +388,7 @@ class PaperController {
                                         ? "read back and keyed"
                                         : load.declared() ? "declared by hand" : "written only"))
                 .toList();
-        return pdf(
+        return PaperFile.pdf(
                 file,
                 "loads",
                 new TableSheet(
@@ -427,6 +406,6 @@ class PaperController {
                                                 Column.words("Checked", 13)),
                                         rows)),
                                 "")
-                        .write(paper, true, foot(file)));
+                        .write(paper, true, PaperFile.foot(file)));
     }
 }

@@ -69,6 +69,18 @@ class ReleaseStore {
                 .optional();
     }
 
+    /** The release of the same list that went out before one and was not recalled. */
+    Optional<Long> before(long release) {
+        return jdbc.sql(
+                        """
+            select earlier.id from release join release earlier on earlier.list_id = release.list_id and earlier.number < release.number
+            where release.id = :id and earlier.recalled_at is null order by earlier.number desc limit 1
+            """)
+                .param("id", release)
+                .query(Long.class)
+                .optional();
+    }
+
     /** The newest release of each list of a group that was not recalled. */
     List<Head> standing(long club) {
         return jdbc.sql(

@@ -41,9 +41,38 @@ record SinceRelease(List<SinceRelease.Entry> entries, boolean moved, List<String
 
     /** Compares what would go out now with a release. */
     static SinceRelease of(ReleaseFile release, Freezing.Frozen now, List<Waiver> waivers, List<TeamProfile> profiles) {
+        return of(
+                release,
+                now.parts().stream()
+                        .map(part -> new ReleaseFile.Part(
+                                part.name(),
+                                part.audit().list(),
+                                ContextFile.read(part.context().getBytes(java.nio.charset.StandardCharsets.UTF_8))))
+                        .toList(),
+                now.models().stream().map(Freezing.MeantRadio::name).toList(),
+                waivers,
+                profiles);
+    }
+
+    /** Compares a release with an earlier one. */
+    static SinceRelease of(ReleaseFile earlier, ReleaseFile release) {
+        return of(
+                earlier,
+                release.parts(),
+                release.models().stream().map(ReleaseFile.Model::name).toList(),
+                release.waivers(),
+                release.profiles());
+    }
+
+    private static SinceRelease of(
+            ReleaseFile release,
+            List<ReleaseFile.Part> now,
+            List<String> models,
+            List<Waiver> waivers,
+            List<TeamProfile> profiles) {
         List<ReleaseFile.Part> before = release.parts();
         ChannelList old = before.get(0).list();
-        ChannelList list = now.parts().get(0).audit().list();
+        ChannelList list = now.get(0).list();
         ListDifference difference = ListDifference.of(items(old), items(list));
         List<Entry> entries = difference.rows().stream()
                 .map(row -> {
@@ -54,12 +83,8 @@ record SinceRelease(List<SinceRelease.Entry> entries, boolean moved, List<String
                 .toList();
         List<String> others = new ArrayList<>();
         List<String> relicensed = new ArrayList<>();
-        parts(before, now.parts(), others, relicensed);
-        gone(
-                "for",
-                release.models().stream().map(ReleaseFile.Model::name).toList(),
-                now.models().stream().map(Freezing.MeantRadio::name).toList(),
-                others);
+        parts(before, now, others, relicensed);
+        gone("for", release.models().stream().map(ReleaseFile.Model::name).toList(), models, others);
         profiles(release.profiles(), profiles, others);
         Set<String> then = release.waivers().stream().map(Waiver::print).collect(Collectors.toSet());
         if (!then.equals(waivers.stream().map(Waiver::print).collect(Collectors.toSet()))) {
@@ -93,20 +118,15 @@ record SinceRelease(List<SinceRelease.Entry> entries, boolean moved, List<String
     }
 
     private static void parts(
-            List<ReleaseFile.Part> before, List<Freezing.Part> now, List<String> others, List<String> relicensed) {
+            List<ReleaseFile.Part> before, List<ReleaseFile.Part> now, List<String> others, List<String> relicensed) {
         Map<String, ReleaseFile.Part> old = new LinkedHashMap<>();
         before.forEach(part -> old.put(part.name(), part));
-        for (Freezing.Part part : now) {
+        for (ReleaseFile.Part part : now) {
             ReleaseFile.Part then = old.remove(part.name());
             if (then == null) {
                 others.add("The variant " + part.name() + " is new.");
             } else {
-                context(
-                        part.name(),
-                        then.context(),
-                        ContextFile.read(part.context().getBytes(java.nio.charset.StandardCharsets.UTF_8)),
-                        others,
-                        relicensed);
+                context(part.name(), then.context(), part.context(), others, relicensed);
             }
         }
         old.keySet().forEach(name -> others.add("The variant " + name + " is gone."));

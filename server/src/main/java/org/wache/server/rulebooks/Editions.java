@@ -34,7 +34,7 @@ public class Editions {
     }
 
     /** A rulebook as it is on a day; today's edition of the usual one when neither is named. */
-    Edition on(Optional<String> rulebook, Optional<LocalDate> day) {
+    public Edition on(Optional<String> rulebook, Optional<LocalDate> day) {
         return rulebook(rulebook).on(day.orElseGet(() -> LocalDate.now(clock)));
     }
 
@@ -60,7 +60,7 @@ public class Editions {
      *
      * @throws Missing when the group is not one of theirs
      */
-    Edition of(Account asking, Optional<String> rulebook, Optional<Long> group, Optional<LocalDate> day) {
+    public Edition of(Account asking, Optional<String> rulebook, Optional<Long> group, Optional<LocalDate> day) {
         boolean sees = group.isPresent() && rights.has(Right.SEE, asking.login(), group.get());
         Optional<String> own = group.map(rulebooks::idOfGroup);
         Edition edition = on(rulebook.or(() -> own), day);

@@ -26,10 +26,14 @@ public final class ListWorkbook {
 
     /** The bytes of an .xlsx file with one sheet. */
     public static byte[] write(ChannelList list) {
+        return write(list.name().isBlank() ? "List" : list.name(), ListHeader.rows(list));
+    }
+
+    /** The same of any rows, the first of which has the headings. */
+    public static byte[] write(String name, List<List<String>> rows) {
         try (SXSSFWorkbook book = new SXSSFWorkbook(ROWS_IN_MEMORY);
                 ByteArrayOutputStream out = new ByteArrayOutputStream()) {
-            Sheet sheet = book.createSheet(
-                    WorkbookUtil.createSafeSheetName(list.name().isBlank() ? "List" : list.name()));
+            Sheet sheet = book.createSheet(WorkbookUtil.createSafeSheetName(name));
             CellStyle text = book.createCellStyle();
             text.setDataFormat(book.createDataFormat().getFormat("@"));
             CellStyle heading = book.createCellStyle();
@@ -37,7 +41,6 @@ public final class ListWorkbook {
             Font bold = book.createFont();
             bold.setBold(true);
             heading.setFont(bold);
-            List<List<String>> rows = ListHeader.rows(list);
             for (int i = 0; i < rows.size(); i++) {
                 Row row = sheet.createRow(i);
                 for (int j = 0; j < rows.get(i).size(); j++) {
