@@ -134,8 +134,8 @@ export function AbroadPage() {
               </ul>
             )}
             <p className="text-second text-soft">
-              The place, the raster and the group’s own band plan are of home and do not count there. Radios
-              are held against what they are certified for; customs and insurance are not judged here.
+              The place, the raster and the group’s own band plan belong to home and do not count there.
+              Radios are held against what they are certified for; customs and insurance are not judged here.
             </p>
           </aside>
         </div>

@@ -48,7 +48,7 @@ function OpenSessions({ sessions }: { sessions: Schemas['OwnSession'][] }) {
         <h2 className="text-second text-soft grow">Where you are signed in</h2>
         {sessions.length > 1 && (
           <Button className="text-second" disabled={others.isPending} onClick={() => others.mutate()}>
-            End all others
+            Sign out everywhere else
           </Button>
         )}
       </div>
@@ -68,7 +68,7 @@ function OpenSessions({ sessions }: { sessions: Schemas['OwnSession'][] }) {
             </span>
             {!each.current && (
               <Button className="text-second" disabled={end.isPending} onClick={() => end.mutate(each.key)}>
-                End it
+                Sign out there
               </Button>
             )}
           </li>

@@ -40,7 +40,7 @@ export function FirstAccount() {
         <AccountFields account={form} onChange={(account) => setForm({ ...form, ...account })} />
         {make.error && <Notice message={make.error.message} />}
         <Button kind="strong" type="submit" disabled={make.isPending} className="justify-center py-2">
-          Make the account
+          Create the account
         </Button>
       </form>
     </main>

@@ -39,7 +39,7 @@ export function SecondFactor({ on, paperCodes }: { on: boolean; paperCodes: numb
       <h2 className="text-second text-soft">Second factor</h2>
       <p>
         {on
-          ? `On: signing in asks for the code that your telephone shows. ${paperCodes} codes on paper are left.`
+          ? `On: signing in asks for the code that your phone shows. ${paperCodes} codes on paper are left.`
           : 'Off: name and password are enough to sign in.'}
       </p>
       {confirm.data && (
@@ -48,7 +48,7 @@ export function SecondFactor({ on, paperCodes }: { on: boolean; paperCodes: numb
           className="border-line border-l-accent bg-sheet rounded border border-l-[3px] px-4 py-2"
         >
           <p>
-            For when the telephone is lost: each of these works once. They are not shown again. Print or write
+            For when the phone is lost: each of these works once. They are not shown again. Print or write
             them down.
           </p>
           <ul className="columns-2 py-2 font-mono sm:columns-4">
@@ -76,13 +76,13 @@ export function SecondFactor({ on, paperCodes }: { on: boolean; paperCodes: numb
             onChange={setPassword}
           />
           <Button type="submit" className="py-1.5" disabled={begin.isPending || off.isPending}>
-            {on ? 'Take it off' : 'Set it up'}
+            {on ? 'Turn it off' : 'Set it up'}
           </Button>
         </form>
       )}
       {begin.data && (
         <div className="flex flex-wrap gap-6">
-          <QrDrawing code={begin.data.code} label="The secret, for the telephone" className="size-44" />
+          <QrDrawing code={begin.data.code} label="The secret, for the phone" className="size-44" />
           <form
             className="flex max-w-md grow flex-col gap-3"
             onSubmit={(event) => {
@@ -105,7 +105,7 @@ export function SecondFactor({ on, paperCodes }: { on: boolean; paperCodes: numb
                 autoFocus
               />
               <Button kind="strong" type="submit" className="py-1.5" disabled={confirm.isPending}>
-                Put it in force
+                Turn it on
               </Button>
             </div>
           </form>

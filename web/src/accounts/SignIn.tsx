@@ -49,7 +49,7 @@ export function SignIn() {
         />
         {asked && (
           <TextField
-            label="Code of your telephone, or one on paper"
+            label="Code from your phone, or one of your paper codes"
             value={code}
             onChange={setCode}
             inputMode="numeric"

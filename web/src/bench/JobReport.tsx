@@ -32,7 +32,7 @@ export function JobReport({ job }: { job: number }) {
       )}
       {differences.length > 0 && (
         <section>
-          <h3 className="font-semibold">Read back otherwise than written</h3>
+          <h3 className="font-semibold">Read back differs from what was written</h3>
           <table className="w-full">
             <thead>
               <tr className="text-soft text-left">
@@ -84,7 +84,7 @@ export function JobReport({ job }: { job: number }) {
       {leftOut.length + differences.length + presses.length === 0 && (
         <p className="text-soft">
           {work.state === 'waiting' || work.state === 'running'
-            ? 'Nothing to tell yet.'
+            ? 'Nothing to report yet.'
             : work.kept
               ? 'The new list is in the radio; it was not verified.'
               : 'Nothing was kept by the radio. What was in it before is saved and still in it.'}

@@ -53,7 +53,7 @@ export function PlannedRow({ plan, onPut, onLeave }: Props) {
             title={plan.cannotListen ?? undefined}
             onClick={() => decide(plan.part, 'listen')}
           >
-            {plan.notTheirs.length === 1 ? 'Let it only listen' : 'Let these only listen'}
+            {plan.notTheirs.length === 1 ? 'Make it listen only' : 'Make these listen only'}
           </Button>
           <Button onClick={() => decide(plan.part, 'leave-out')}>
             Leave {plan.notTheirs.length === 1 ? 'it' : 'these'} out

@@ -385,7 +385,7 @@ export function Desk({ desk, ruler, holder, work }: Props) {
                   To {desk.parent.name}
                 </Link>
               )}
-              {!desk.parent && (
+              {!desk.parent && params.get('on') && (
                 <Button kind="quiet" onClick={() => setParam({ on: undefined })}>
                   Back to today
                 </Button>
@@ -448,7 +448,7 @@ export function Desk({ desk, ruler, holder, work }: Props) {
               <p className="text-soft p-4">
                 {desk.slips.length === 0
                   ? `The list is empty. Press n and write an entry as you would on paper${examples.length > 0 ? `: ${examples.slice(0, 2).join(', or ')}` : ''}.`
-                  : 'No entry is like that. Clear the search, or press the verdict again to see all.'}
+                  : 'No entry matches. Clear the search, or press the verdict again to see all.'}
               </p>
             )}
           </div>

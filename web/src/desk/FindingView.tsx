@@ -47,7 +47,7 @@ export function FindingView({ finding, slip, everyone, cures, onCure, onDrop }: 
         {finding.rule === 'duplicate-channel' && onDrop && (
           <div>
             <Button onClick={onDrop} className="text-second">
-              Drop this copy
+              Delete this copy
             </Button>
           </div>
         )}

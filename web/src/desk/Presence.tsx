@@ -46,7 +46,7 @@ export function Presence({ desk, entry, typing, onChanged, onDrop }: Props) {
         <span className="text-query">
           {here.data.changedBy} saved something while you type. If it is the same field, saving shows both.{' '}
           <Button kind="quiet" className="text-second" onClick={onDrop}>
-            Drop mine, show it
+            Discard mine and show it
           </Button>
         </span>
       )}

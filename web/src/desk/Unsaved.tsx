@@ -23,7 +23,7 @@ export function Unsaved({ slips, onSave, onDrop, onSelect }: Props) {
             Save it
           </Button>
           <Button kind="quiet" className="text-second" onClick={() => onDrop(slip)}>
-            Drop it
+            Discard it
           </Button>
         </li>
       ))}

@@ -72,7 +72,7 @@ export function News({ list, version, onTake }: Props) {
                       Use the directory’s line
                     </Button>
                   )}
-                  <Button onClick={() => void seen([each.entry])}>Leave the entry</Button>
+                  <Button onClick={() => void seen([each.entry])}>Keep the entry as it is</Button>
                 </li>
               ))}
             </ul>

@@ -106,7 +106,7 @@ export function FitPage() {
             <span key={verdict} className="inline-flex items-center gap-1">
               <VerdictMark verdict={verdict} size={12} />
               {
-                { hold: 'does not go in', query: 'goes in otherwise', clear: 'fits', listen: 'listens' }[
+                { hold: 'does not go in', query: 'goes in changed', clear: 'fits', listen: 'listens' }[
                   verdict
                 ]
               }

@@ -22,7 +22,7 @@ interface Props {
 
 const GOES: Record<string, string> = {
   hold: 'does not go in',
-  query: 'goes in otherwise',
+  query: 'goes in changed',
   clear: 'fits',
   listen: 'listens',
 };
@@ -68,7 +68,7 @@ export function FitPanel({ list, column, entry, variant, busy, onCure, onJudge }
             : column.units === 1
               ? '1 radio'
               : `${column.units} radios`}
-          {`: ${column.counts.clear} fit, ${column.counts.listen} listen, ${column.counts.query} go in otherwise, ${column.counts.hold} do not go in`}
+          {`: ${column.counts.clear} fit, ${column.counts.listen} listen, ${column.counts.query} go in changed, ${column.counts.hold} do not go in`}
         </p>
         <ul className="text-second">
           {column.troubles.map((trouble) => (

@@ -57,7 +57,7 @@ function ChangedList({ list, edition }: { list: Schemas['ListEffect']; edition: 
             </span>
             <Link
               to={`/lists/${list.list}?entry=${entry.entry}`}
-              className="hover:text-accent shrink-0 font-semibold"
+              className="hover:text-accent inline-block min-h-6 min-w-6 shrink-0 font-semibold"
             >
               {entry.name}
             </Link>

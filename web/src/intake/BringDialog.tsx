@@ -23,7 +23,7 @@ export function BringDialog({
           <DialogTitle className="text-title font-semibold">Bring entries into {desk.name}</DialogTitle>
           <BringIn group={desk.groupId} into={desk.id} onList={onDone} />
           <Button className="self-end" onClick={onClose}>
-            Leave it
+            Cancel
           </Button>
         </DialogPanel>
       </div>

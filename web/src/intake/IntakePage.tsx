@@ -64,7 +64,7 @@ function Reading({ brought }: { brought: BroughtIn }) {
     return (
       <main className="mx-auto w-full max-w-3xl p-6">
         <Notice message={read.error.message}>
-          <Button onClick={() => setMapping(undefined)}>Guess the columns anew</Button>
+          <Button onClick={() => setMapping(undefined)}>Guess the columns again</Button>
         </Notice>
       </main>
     );

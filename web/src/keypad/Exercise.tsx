@@ -158,7 +158,7 @@ function Task({ paper }: { paper: Schemas['PaperEntry'] }) {
       <p className="font-mono">
         hears {paper.hears}, {paper.talks ? `talks on ${paper.talks}` : 'only listens'}
         {paper.sends ? `, sends ${paper.sends}` : ', sends no tone'}
-        {paper.opensOn ? `, opens on ${paper.opensOn}` : ', opens on anything'}
+        {paper.opensOn ? `, opens with ${paper.opensOn}` : ', opens with anything'}
       </p>
     </section>
   );

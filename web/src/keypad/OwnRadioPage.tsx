@@ -33,7 +33,7 @@ export function OwnRadioPage() {
               <h1 className="text-title font-semibold">Your radio</h1>
               {!own.data.known && (
                 <p className="text-soft">
-                  Nobody has said yet who of the roster you are: ask your coordinator.
+                  Nobody has said yet which entry of the roster is you: ask your coordinator.
                 </p>
               )}
               {own.data.known && own.data.radios.length === 0 && (

@@ -120,7 +120,7 @@ function Entry({ entry, list, model }: { entry: Schemas['PaperEntry']; list: num
         <span className="text-second font-mono">
           hears {entry.hears}, {entry.talks ? `talks on ${entry.talks}` : 'only listens'}
           {entry.sends && `, sends ${entry.sends}`}
-          {entry.opensOn && `, opens on ${entry.opensOn}`}
+          {entry.opensOn && `, opens with ${entry.opensOn}`}
         </span>
         <span className="grow" />
         <Link

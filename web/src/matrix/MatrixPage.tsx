@@ -145,10 +145,10 @@ export function MatrixPage() {
                 {matrix.data.entries.length === 0
                   ? 'The list is empty.'
                   : seen.entries.length === 0
-                    ? 'No entry is like that. Clear the search.'
+                    ? 'No entry matches. Clear the search.'
                     : matrix.data.columns.length === 0
-                      ? 'There is nobody to ask about yet: take people into the roster first.'
-                      : 'Nobody is like that. Clear the search, or show everyone.'}
+                      ? 'There is nobody to ask about yet: add people to the roster first.'
+                      : 'Nobody matches. Clear the search, or show everyone.'}
               </p>
             ) : (
               <MatrixGrid

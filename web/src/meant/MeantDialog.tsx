@@ -131,7 +131,7 @@ function SettingRow({
         {how}
         <span className="text-second text-soft">
           {each.units.length === 0
-            ? 'no radio is set so'
+            ? 'no radio is set like that'
             : each.units.length === 1
               ? 'one radio'
               : `${each.units.length} radios`}

@@ -84,7 +84,7 @@ function Groups({ groups }: { groups: Schemas['InstalledGroup'][] }) {
           onChange={setCoordinator}
         />
         <Button type="submit" disabled={!name.trim() || !coordinator.trim() || add.isPending}>
-          Make it
+          Create it
         </Button>
       </form>
       {add.error && <Notice message={add.error.message} />}

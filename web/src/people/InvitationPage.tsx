@@ -72,7 +72,7 @@ export function InvitationPage() {
         >
           <AccountFields account={form} onChange={setForm} autoFocus />
           <Button kind="strong" type="submit" disabled={make.isPending} className="justify-center py-2">
-            Make the account
+            Create the account
           </Button>
           <p className="text-second text-soft">
             If you have an account already,{' '}

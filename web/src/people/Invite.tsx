@@ -45,7 +45,7 @@ export function Invite({ group, parties }: { group: number; parties: { id: numbe
           type="submit"
           disabled={invite.isPending || (name.trim() === '' && party === null)}
         >
-          Make the link
+          Create the link
         </Button>
       </form>
       {invite.error && <Notice message={invite.error.message} />}

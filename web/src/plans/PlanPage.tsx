@@ -141,7 +141,7 @@ function Editor({ group, overlay }: { group: number; overlay: Schemas['Overlay']
             <p className="text-soft">Nothing is changed yet.</p>
           )}
         </section>
-        {!may && <p className="text-soft">Coordinators of the group put a plan in force.</p>}
+        {!may && <p className="text-soft">Only coordinators put a plan into force.</p>}
         <form
           hidden={!may}
           className={`flex-col gap-2 ${may ? 'flex' : ''}`}
@@ -175,7 +175,7 @@ function Editor({ group, overlay }: { group: number; overlay: Schemas['Overlay']
                 <li key={version.version} className="flex items-center gap-3 px-3 py-1.5">
                   <span className="min-w-0 grow">
                     <span className="font-semibold">
-                      {version.version}: {version.note || 'without a word'}
+                      {version.version}: {version.note || 'without a reason'}
                     </span>
                     <span className="text-second text-soft block">
                       {version.rows} {version.rows === 1 ? 'row' : 'rows'}, {moment(version.at)}, {version.by}

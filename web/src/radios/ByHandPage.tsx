@@ -217,7 +217,7 @@ function Entry({
               ? ', talks there too'
               : `, talks on ${entry.talks}`}
           {entry.sends && `, sends ${entry.sends}`}
-          {entry.opensOn && `, opens on ${entry.opensOn}`}
+          {entry.opensOn && `, opens with ${entry.opensOn}`}
           {`, ${entry.mode}`}
         </span>
       </p>

@@ -107,7 +107,7 @@ export function Handing({ group, unit, past }: Props) {
           {unit.carrier ? 'Take it back' : 'Hand it out'}
         </Button>
       </form>
-      {!unit.carrier && party === '' && <p className="text-second text-soft">Choose who gets it first.</p>}
+      {!unit.carrier && party === '' && <p className="text-second text-soft">First choose who gets it.</p>}
       {ahead && (
         <Ahead
           unit={unit}

@@ -20,7 +20,7 @@ export function RadiosDue({ units, onChoose }: Props) {
   if (units.length === 0)
     return (
       <p className="text-soft p-5">
-        There is no radio yet. “New radio” takes one in: its model, its label, who has it.
+        There is no radio yet. “New radio” adds one: its model, its label, who has it.
       </p>
     );
   return (

@@ -91,15 +91,18 @@ export function RadiosPage() {
       )}
       {settings && group && <ProfilesView key={group.id} group={group.id} />}
       {all && group && !settings && (
-        <div className="flex min-h-0 grow">
-          <main className={`min-w-0 grow overflow-y-auto ${chosen ? 'max-lg:hidden' : ''}`}>
+        <main className="flex min-h-0 grow">
+          <section
+            aria-label={models ? 'The models' : 'The radios'}
+            className={`min-w-0 grow overflow-y-auto ${chosen ? 'max-lg:hidden' : ''}`}
+          >
             {models ? (
               <ModelList models={all.models} find={find} chosen={chosen} onChoose={choose} />
             ) : (
               <UnitList units={all.units} find={find} chosen={chosen} onChoose={choose} />
             )}
-          </main>
-          <aside
+          </section>
+          <section
             aria-label={models ? 'The model' : 'The radio'}
             className={`border-line w-full shrink-0 overflow-y-auto lg:w-[460px] lg:border-l ${chosen ? '' : 'max-lg:hidden'}`}
           >
@@ -124,8 +127,8 @@ export function RadiosPage() {
             ) : (
               <RadiosDue units={all.units} onChoose={choose} />
             )}
-          </aside>
-        </div>
+          </section>
+        </main>
       )}
     </div>
   );

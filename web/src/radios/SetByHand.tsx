@@ -42,7 +42,7 @@ export function SetByHand({ plan, set, onSet }: Props) {
                 aria-label={`${each.label} is set so`}
                 onClick={() => put(each.id, right ? '' : each.value)}
               >
-                {right ? '✓ Set so' : 'Set so'}
+                {right ? '✓ Set' : 'Set'}
               </Button>
               {each.values.length > 1 && (
                 <select
@@ -51,7 +51,7 @@ export function SetByHand({ plan, set, onSet }: Props) {
                   value={right ? '' : found}
                   onChange={(event) => put(each.id, event.target.value)}
                 >
-                  <option value="">otherwise …</option>
+                  <option value="">something else …</option>
                   {each.values
                     .filter((value) => value !== each.value)
                     .map((value) => (

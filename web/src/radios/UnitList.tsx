@@ -29,7 +29,7 @@ export function UnitList({ units, find, chosen, onChoose }: Props) {
         radio would.
       </p>
     );
-  if (shown.length === 0) return <p className="text-soft p-5">No radio is like that. Clear the search.</p>;
+  if (shown.length === 0) return <p className="text-soft p-5">No radio matches. Clear the search.</p>;
   return (
     <>
       {[...groups].map(([model, of]) => (

@@ -87,7 +87,7 @@ export function Recall({
     >
       <p className="text-second">
         No radio is loaded with it again, and those that have it are told on every page until they have
-        another. A recall is for good: release the list anew when it is cured.
+        another. A recall is for good: release the list again once it is cured.
       </p>
       <div className="flex flex-wrap items-end gap-2">
         <Field

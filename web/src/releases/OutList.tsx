@@ -53,9 +53,9 @@ export function OutList({ list, parts }: { list: string; parts: Schemas['OutPart
               <th scope="col" className="py-1 pl-3 font-normal">
                 No.
               </th>
-              {['Name', 'Hears', 'Talks', 'Sends', 'Opens on', 'Mode', 'Power', ''].map((each) => (
+              {['Name', 'Hears', 'Talks', 'Sends', 'Opens with', 'Mode', 'Power', ''].map((each) => (
                 <th key={each} scope="col" className="px-2 font-normal">
-                  {each || <span className="sr-only">What is to be said of it</span>}
+                  {each || <span className="sr-only">Remarks</span>}
                 </th>
               ))}
             </tr>

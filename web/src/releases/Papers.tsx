@@ -33,7 +33,7 @@ export function Papers({ view }: { view: Schemas['ReleaseView'] }) {
           <Paper
             href={`${base}/cards.pdf?${how}&size=${size}`}
             name={`Channel cards, ${SIZES[size]}`}
-            words={`For ${view.holders.length === 1 ? 'one holder' : `${view.holders.length} holders`}: an arrow where that holder may key, a ring where they listen. The code on it opens the card on a telephone.`}
+            words={`For ${view.holders.length === 1 ? 'one holder' : `${view.holders.length} holders`}: an arrow where that holder may key, a ring where they listen. The code on it opens the card on a phone.`}
           >
             <div className="text-second flex flex-wrap items-center gap-2 px-4 pb-2">
               <select
@@ -105,7 +105,7 @@ export function Papers({ view }: { view: Schemas['ReleaseView'] }) {
 function Workbook({ href }: { href: string }) {
   return (
     <div className="text-second px-4 pb-2">
-      <a href={href} className="text-accent underline-offset-2 hover:underline">
+      <a href={href} className="text-accent inline-block min-h-6 underline-offset-2 hover:underline">
         As a workbook
       </a>
     </div>

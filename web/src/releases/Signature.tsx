@@ -52,7 +52,7 @@ export function Signature({ gate, next }: { gate: Schemas['GateView']; next: boo
       {gate.signature?.note && <p className="text-soft">“{gate.signature.note}”</p>}
       {gate.signatureOutdated && (
         <p className="text-query">
-          Somebody signed before something of it was changed. It has to be signed anew.
+          Somebody signed before something of it was changed. It has to be signed again.
         </p>
       )}
       {!gate.signature && may && gate.cannotSign && <p className="text-soft">{gate.cannotSign}</p>}
@@ -64,12 +64,7 @@ export function Signature({ gate, next }: { gate: Schemas['GateView']; next: boo
             sign.mutate();
           }}
         >
-          <Field
-            label="A word with it, if you like"
-            className="min-w-64 grow"
-            value={note}
-            onChange={setNote}
-          />
+          <Field label="A note, if you like" className="min-w-64 grow" value={note} onChange={setNote} />
           <Button kind="strong" type="submit" data-gate="sign" disabled={sign.isPending}>
             I have looked at it: sign
           </Button>

@@ -20,8 +20,8 @@ export function CalendarAddress({ group }: { group: number }) {
         className="border-edge bg-sheet z-30 flex w-96 max-w-[calc(100vw-2rem)] flex-col gap-2 rounded border p-3 shadow-lg"
       >
         <p>
-          The days on which licences and waivers end, for your program for calendars. Whoever has the address
-          sees names and days, so keep it to yourself.
+          The days on which licences and waivers end, for your calendar program. Whoever has the address sees
+          names and days, so keep it to yourself.
         </p>
         <Button className="self-start" disabled={make.isPending} onClick={() => make.mutate()}>
           Make an address; the one before ends

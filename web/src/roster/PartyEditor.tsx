@@ -177,7 +177,7 @@ export function PartyEditor({ group, roster, party, start, onDone, onBack }: Pro
             <EndCardAddress party={party.id} name={party.name} />
             <button
               type="button"
-              className="text-second text-soft hover:text-hold underline-offset-2 hover:underline"
+              className="text-second text-soft hover:text-hold inline-block min-h-6 underline-offset-2 hover:underline"
               onClick={() => remove.mutate()}
             >
               Remove {party.name} from the roster
@@ -203,7 +203,7 @@ function EndCardAddress({ party, name }: { party: number; name: string }) {
   return (
     <button
       type="button"
-      className="text-second text-soft hover:text-hold underline-offset-2 hover:underline"
+      className="text-second text-soft hover:text-hold inline-block min-h-6 underline-offset-2 hover:underline"
       onClick={() => end.mutate()}
     >
       {end.error ? end.error.message : 'The card was lost: end its code'}

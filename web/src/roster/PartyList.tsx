@@ -73,7 +73,7 @@ export function PartyList({ roster, find, chosen, hidden, onChoose }: Props) {
         );
       })}
       {found.length === 0 && roster.parties.length > 0 && (
-        <p className="text-soft p-4">Nobody is like that. Clear the search.</p>
+        <p className="text-soft p-4">Nobody matches. Clear the search.</p>
       )}
     </nav>
   );

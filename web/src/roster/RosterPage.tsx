@@ -74,7 +74,7 @@ export function RosterPage() {
       )}
       {saved && String(saved.id) === wanted && <EffectView name={saved.party.name} effect={saved.effect} />}
       {roster.data && group && (
-        <div className="flex min-h-0 grow">
+        <main className="flex min-h-0 grow">
           <PartyList
             roster={roster.data}
             find={find}
@@ -82,7 +82,7 @@ export function RosterPage() {
             hidden={wanted !== null}
             onChoose={(id) => choose(String(id))}
           />
-          <main
+          <section
             className={`min-w-0 grow overflow-y-auto ${wanted === null ? 'max-md:hidden' : ''}`}
             aria-label="The entry of the roster"
           >
@@ -99,8 +99,8 @@ export function RosterPage() {
             ) : (
               <Nobody roster={roster.data} onChoose={(id) => choose(String(id))} />
             )}
-          </main>
-        </div>
+          </section>
+        </main>
       )}
     </div>
   );
@@ -110,7 +110,7 @@ function Nobody({ roster, onChoose }: { roster: Schemas['Roster']; onChoose: (pa
   if (roster.parties.length > 0) return <Due roster={roster} onChoose={onChoose} />;
   return (
     <p className="text-soft max-w-prose p-6">
-      Nobody is in the roster yet. Take in the people who will carry radios, families with a GMRS licence, and
+      Nobody is in the roster yet. Add the people who will carry radios, families with a GMRS licence, and
       firms with their authorisations: the audit then knows who may key what.
     </p>
   );

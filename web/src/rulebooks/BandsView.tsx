@@ -6,6 +6,7 @@ import { INPUT } from '../ui/Field';
 import { Notice } from '../ui/Notice';
 import { usePaper } from '../ui/paper';
 import { PaperChoice } from '../ui/PaperChoice';
+import { SideScroll } from '../ui/SideScroll';
 import { ChartView } from './ChartView';
 import { SheetDrawing } from './SheetDrawing';
 import { SheetTable } from './SheetTable';
@@ -80,6 +81,16 @@ export function BandsView({ group, rulebook }: { group?: number; rulebook: strin
         {way !== 'classes' && (
           <>
             <select
+              aria-label="Band"
+              className={`${INPUT} lg:hidden`}
+              value={band}
+              onChange={(event) => go({ band: event.target.value })}
+            >
+              {bands.map((each) => (
+                <option key={each}>{each}</option>
+              ))}
+            </select>
+            <select
               aria-label="For whom"
               className={INPUT}
               value={known}
@@ -124,7 +135,7 @@ export function BandsView({ group, rulebook }: { group?: number; rulebook: strin
           <div
             role="group"
             aria-label="Band"
-            className="flex flex-wrap content-start gap-1.5 lg:w-40 lg:shrink-0 print:hidden"
+            className="hidden flex-wrap content-start gap-1.5 lg:flex lg:w-40 lg:shrink-0 print:hidden"
           >
             {bands.map((each) => (
               <Chip key={each} on={each === band} label={each} onPress={() => go({ band: each })} />
@@ -140,14 +151,14 @@ export function BandsView({ group, rulebook }: { group?: number; rulebook: strin
                 <SheetTable key={band} sheet={sheet.data.sheet} />
               </div>
             ) : (
-              <div className="w-full max-w-4xl min-w-0 overflow-x-auto">
+              <SideScroll label="The sheet" className="w-full max-w-4xl min-w-0">
                 <div className="min-w-[40rem]">
                   <SheetDrawing
                     drawing={sheet.data.drawing}
                     title={`${sheet.data.sheet.band}, ${sheet.data.sheet.holder}: the law and the plan as a drawing. The table says the same in words.`}
                   />
                 </div>
-              </div>
+              </SideScroll>
             ))}
         </div>
       )}

@@ -3,6 +3,7 @@ import { Server } from '../api/client';
 import { INPUT } from '../ui/Field';
 import { Megahertz } from '../ui/Megahertz';
 import { Notice } from '../ui/Notice';
+import { SideScroll } from '../ui/SideScroll';
 
 /** Personal-radio channels in every naming scheme side by side. */
 export function NamesView({ rulebook }: { rulebook: string }) {
@@ -33,11 +34,11 @@ export function NamesView({ rulebook }: { rulebook: string }) {
         />
         <span className="text-soft">
           {wanted !== '' && found.length === 0
-            ? 'No channel is called so.'
+            ? 'No channel has that name.'
             : 'One channel has many names. These are FRS and GMRS.'}
         </span>
       </div>
-      <div className="overflow-x-auto">
+      <SideScroll label="The names, as a table">
         <table className="w-full text-left">
           <thead className="text-second text-soft">
             <tr className="align-bottom">
@@ -75,7 +76,7 @@ export function NamesView({ rulebook }: { rulebook: string }) {
             ))}
           </tbody>
         </table>
-      </div>
+      </SideScroll>
     </div>
   );
 }

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { Schemas } from '../api/client';
 import { INPUT } from '../ui/Field';
 import { megahertz } from '../ui/Megahertz';
+import { SideScroll } from '../ui/SideScroll';
 
 type Sheet = Schemas['BandSheet'];
 
@@ -46,7 +47,7 @@ export function SheetTable({ sheet }: { sheet: Sheet }) {
         {law.length === 0 ? (
           <p className="text-soft">Nothing here says “{search.trim()}”.</p>
         ) : (
-          <div className="overflow-x-auto">
+          <SideScroll label="The law, as a table">
             <table className="w-full min-w-[36rem]">
               <thead>
                 <tr>
@@ -73,7 +74,7 @@ export function SheetTable({ sheet }: { sheet: Sheet }) {
                 ))}
               </tbody>
             </table>
-          </div>
+          </SideScroll>
         )}
       </section>
       {sheet.plan.length > 0 && (
@@ -82,7 +83,7 @@ export function SheetTable({ sheet }: { sheet: Sheet }) {
           {plan.length === 0 ? (
             <p className="text-soft">Nothing here says “{search.trim()}”.</p>
           ) : (
-            <div className="overflow-x-auto">
+            <SideScroll label="The band plan, as a table">
               <table className="w-full min-w-[36rem]">
                 <thead>
                   <tr>
@@ -105,7 +106,7 @@ export function SheetTable({ sheet }: { sheet: Sheet }) {
                   ))}
                 </tbody>
               </table>
-            </div>
+            </SideScroll>
           )}
         </section>
       )}

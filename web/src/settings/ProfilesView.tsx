@@ -69,7 +69,7 @@ export function ProfilesView({ group }: { group: number }) {
           />
         ) : (
           <p className="text-soft">
-            Nobody has said yet how the radios shall be set besides their channels: time-out, tones at the
+            Nobody has said yet how the radios should be set besides their channels: time-out, tones at the
             end, squelch, keys.
           </p>
         )}

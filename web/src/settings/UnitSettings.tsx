@@ -40,7 +40,7 @@ export function UnitSettings({ unit }: { unit: number }) {
     <Section title="Its settings">
       <p className="text-second">
         {profile === null ? (
-          'No profile says how it shall be set.'
+          'No profile says how it should be set.'
         ) : (
           <>
             By{' '}
@@ -53,7 +53,7 @@ export function UnitSettings({ unit }: { unit: number }) {
         {!looked
           ? 'Nobody has read how it is set.'
           : differs.length === 0
-            ? 'It was found set so.'
+            ? 'It was found set like that.'
             : `${differs.length === 1 ? 'One setting was' : `${differs.length} settings were`} found otherwise.`}
       </p>
       {findings
@@ -77,7 +77,7 @@ export function UnitSettings({ unit }: { unit: number }) {
           <thead>
             <tr className="text-soft text-left">
               <th className="font-normal">Setting</th>
-              <th className="font-normal">Shall be</th>
+              <th className="font-normal">Should be</th>
               <th className="font-normal">Found</th>
               <th className="font-normal">On this radio</th>
             </tr>

@@ -178,10 +178,10 @@ function Bases({ keyed, entries, stations, busy, onKeep, onClose }: BasesProps) 
             setBases([...bases, { name: stations[bases.length] ?? `Base ${bases.length + 1}`, numbers: [] }])
           }
         >
-          One more base
+          Add a base
         </Button>
         {bases.length > 1 && (
-          <Button onClick={() => setBases(bases.slice(0, -1))}>Take the last one away</Button>
+          <Button onClick={() => setBases(bases.slice(0, -1))}>Remove the last one</Button>
         )}
         <span className="grow" />
         <Button onClick={onClose}>Close</Button>

@@ -4,6 +4,7 @@ import { SumView } from '../desk/SumView';
 import { Megahertz } from '../ui/Megahertz';
 import { VerdictMark, verdictText } from '../ui/VerdictMark';
 import { FigureRow } from './FigureView';
+import { SideScroll } from '../ui/SideScroll';
 
 type Entry = Schemas['EntryFigures'];
 
@@ -59,7 +60,7 @@ export function SheetView({
       )}
       {sheet.entries.length === 0 && <p className="text-soft">No entry of the list transmits here.</p>}
       {sheet.entries.length > 0 && (
-        <section aria-label="By entry" className="min-w-0 overflow-x-auto">
+        <SideScroll label="By entry" className="min-w-0">
           <h2 className="text-second text-soft px-2 pb-1">
             By entry: what is radiated, against its limit, and from where people are safe. An entry opens all
             its figures.
@@ -131,7 +132,7 @@ export function SheetView({
               ))}
             </tbody>
           </table>
-        </section>
+        </SideScroll>
       )}
     </div>
   );

@@ -199,7 +199,7 @@ function Sheets({ group, stations, lists }: SheetsProps) {
               >
                 {stored ? 'Save' : 'Add it'}
               </Button>
-              {changed && <Button onClick={() => setTyped(undefined)}>As it was</Button>}
+              {changed && <Button onClick={() => setTyped(undefined)}>Discard changes</Button>}
               <span className="grow" />
               {stored && (
                 <Button kind="quiet" disabled={remove.isPending} onClick={() => remove.mutate()}>

@@ -69,7 +69,7 @@ export function ArrangeTool({ desk, onTake, onClose }: ToolProps) {
           checked={inEachGroup}
           onChange={(event) => setInEachGroup(event.target.checked)}
         />
-        Anew in each group
+        Again from 1 in each group
       </label>
       <label className="flex items-center gap-2">
         <input type="checkbox" checked={zones} onChange={(event) => setZones(event.target.checked)} />

@@ -74,7 +74,7 @@ export function TalkGroups({ groups, onChange }: Props) {
         className="text-second self-start"
         onClick={() => onChange([...groups, { number: '', name: '', slot: '', forWhom: '' }])}
       >
-        One more
+        Add one
       </Button>
     </section>
   );

@@ -117,7 +117,7 @@ export function ToneKnowledge({ group, known, onClose }: Props) {
                 className="text-second self-start"
                 onClick={() => setNeighbours((old) => [...old, { who: '', mhz: '', tone: '' }])}
               >
-                One more
+                Add one
               </Button>
             </section>
             <section className="flex flex-col gap-1.5">
@@ -163,7 +163,7 @@ export function ToneKnowledge({ group, known, onClose }: Props) {
                 className="text-second self-start"
                 onClick={() => setTables((old) => [...old, { model: '', text: '' }])}
               >
-                One more
+                Add one
               </Button>
             </section>
             <TalkGroups groups={groups} onChange={setGroups} />

@@ -1,6 +1,7 @@
 import { Server } from '../api/client';
 import { heading, isFigure, useFields } from '../lists/fields';
 import { Notice } from '../ui/Notice';
+import { SideScroll } from '../ui/SideScroll';
 
 /** An earlier version of a list as a whole, as it was. */
 export function Whole({ list, version }: { list: number; version: number }) {
@@ -13,7 +14,7 @@ export function Whole({ list, version }: { list: number; version: number }) {
   const entries = whole.data.entries;
   const columns = fields.filter(({ key }) => entries.some((entry) => entry[key]));
   return (
-    <div className="overflow-x-auto">
+    <SideScroll label="The whole version, as a table">
       <table className="border-line bg-sheet w-full border text-left" aria-label={`Version ${version}`}>
         <thead className="text-second text-soft">
           <tr>
@@ -39,6 +40,6 @@ export function Whole({ list, version }: { list: number; version: number }) {
           ))}
         </tbody>
       </table>
-    </div>
+    </SideScroll>
   );
 }

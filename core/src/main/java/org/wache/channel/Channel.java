@@ -165,7 +165,7 @@ public final class Channel {
         return sends;
     }
 
-    /** The tone its receiver opens on. */
+    /** The tone its receiver opens with. */
     public Optional<Tone> opensOn() {
         return opensOn;
     }

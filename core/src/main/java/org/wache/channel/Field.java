@@ -63,7 +63,7 @@ public enum Field {
             "",
             "Opens with (RX tone)",
             "the tone it opens with",
-            "opens on",
+            "opens with",
             "anything"),
     USE("use", "use", Shape.CHOICE, Weight.JUDGED, "", "For", "what it is for", "use", "what it is for"),
     /** One of the services of the rulebook that the list is held against. */

@@ -292,7 +292,7 @@ public final class Coach {
                     .ifPresent(wanted -> missing.add(wrong(purpose, now.on(purpose, ""), wanted)));
         }
         tone(missing, "It sends ", now.sends(), goal.sends());
-        tone(missing, "It opens on ", now.opensOn(), goal.opensOn());
+        tone(missing, "It opens with ", now.opensOn(), goal.opensOn());
         return missing;
     }
 

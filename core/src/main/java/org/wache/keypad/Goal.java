@@ -25,7 +25,7 @@ import org.wache.signal.Tone;
  * @param mode the mode that the radio is set to; empty where the keypad has no setting for it, or the entry does not tell
  * @param power the name of the level of power; empty where the keypad has no setting for it, or it does not matter
  * @param sends the tone it sends
- * @param opensOn the tone it opens on
+ * @param opensOn the tone it opens with
  * @param scanned whether it is in the scan
  */
 public record Goal(

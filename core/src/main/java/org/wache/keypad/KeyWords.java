@@ -154,11 +154,11 @@ final class KeyWords {
             case WIDTH -> "Set the width";
             case POWER -> "Set the power";
             case TONE_SENT -> "Set the tone it sends";
-            case TONE_RECEIVED -> "Set the tone it opens on";
+            case TONE_RECEIVED -> "Set the tone it opens with";
             case CTCSS_SENT -> "Set the continuous tone it sends";
-            case CTCSS_RECEIVED -> "Set the continuous tone it opens on";
+            case CTCSS_RECEIVED -> "Set the continuous tone it opens with";
             case DCS_SENT -> "Set the code it sends";
-            case DCS_RECEIVED -> "Set the code it opens on";
+            case DCS_RECEIVED -> "Set the code it opens with";
             case TONE_KIND -> "Say which tones count";
             case TONE -> "Set the tone";
             case CODE -> "Set the code";

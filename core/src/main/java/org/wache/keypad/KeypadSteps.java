@@ -361,7 +361,7 @@ public final class KeypadSteps {
         if (goal.transmit().isPresent()) {
             all.add("sends " + goal.sends().map(Tone::text).orElse("no tone"));
         }
-        all.add("opens on " + goal.opensOn().map(Tone::text).orElse("anything"));
+        all.add("opens with " + goal.opensOn().map(Tone::text).orElse("anything"));
         if (keypad.setting(Purpose.WIDTH).isPresent()
                 || keypad.setting(Purpose.MODE).isPresent()) {
             all.add(goal.mode().map(Enum::name).orElse(goal.narrow() ? "narrow" : "wide"));

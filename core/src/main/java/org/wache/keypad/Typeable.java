@@ -126,7 +126,7 @@ public final class Typeable {
                         .or(() -> side(
                                 keypad,
                                 goal.opensOn(),
-                                "it opens on",
+                                "it opens with",
                                 Purpose.TONE_RECEIVED,
                                 Purpose.CTCSS_RECEIVED,
                                 Purpose.DCS_RECEIVED));

@@ -85,7 +85,7 @@ record Typed(Frequency receive, Frequency transmit, int step, int shift, long of
         return side(Purpose.TONE_SENT, set.getOrDefault(Purpose.TONE_KIND, ""));
     }
 
-    /** The tone it opens on. */
+    /** The tone it opens with. */
     Optional<Tone> opensOn() {
         String kind = set.getOrDefault(Purpose.TONE_KIND, "");
         return kind.equals("sent") ? Optional.empty() : side(Purpose.TONE_RECEIVED, kind);

@@ -32,7 +32,7 @@ public record Column(Kind kind, Optional<Unit> unit) {
         /** The tone that is sent. */
         TONE_SENT("Tone sent"),
         /** The tone that opens the receiver. */
-        TONE_HEARD("Tone it opens on"),
+        TONE_HEARD("Tone it opens with"),
         /** Which of the tones is in use. */
         TONE_USE("How the tone is used"),
         /** Where kinds on both sides differ: which side has what, such as a tone sent and a code that opens. */
@@ -40,7 +40,7 @@ public record Column(Kind kind, Optional<Unit> unit) {
         /** A digital code that is sent, or one for both sides. */
         CODE("Digital code"),
         /** The digital code that opens the receiver. */
-        CODE_HEARD("Digital code it opens on"),
+        CODE_HEARD("Digital code it opens with"),
         /** Which of the codes are inverted. */
         POLARITY("Polarity of the code"),
         /** Mode, width or designator. */

@@ -50,7 +50,7 @@ final class Headings {
                 Column.Kind.TONE_HEARD,
                 "rx tone|rx tone/nac|rx ctcss|rx pl|ctcss rx|tone rx|pl rx|output tone|tone out|pl out|downlink tone"
                         + "|decode|dec|ctcss dec|decode tone|ctcss decode|tone decode|tone dec|rx code|rx dcs|rx qt/dqt|rx ctcss/dcs"
-                        + "|receive tone|receive pl|r ctcss|tsql|tone squelch|opens on|pl decode|pl dec|ctcss out|rx qt|rcv tone");
+                        + "|receive tone|receive pl|r ctcss|tsql|tone squelch|opens on|opens with|pl decode|pl dec|ctcss out|rx qt|rcv tone");
         say(
                 Column.Kind.TONE_USE,
                 "tone mode|tone type|squelch|squelch mode|squelch type|sq type|sq mode|tone use|tone kind|kind of tone"

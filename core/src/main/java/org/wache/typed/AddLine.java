@@ -661,8 +661,8 @@ public final class AddLine {
             sketch.tone(tone, both);
         } else {
             sketch.opensOn(tone);
-            sketch.note(
-                    Said.because(Field.RX_TONE, "opens on " + tone.text(), "the second tone is the one it opens on"));
+            sketch.note(Said.because(
+                    Field.RX_TONE, "opens with " + tone.text(), "the second tone is the one it opens with"));
         }
         if (!why.isEmpty()) {
             sketch.note(Said.because(Field.TX_TONE, "tone " + tone.text(), why));
@@ -760,7 +760,8 @@ public final class AddLine {
     private Optional<String> tones(String sent, String opens) {
         WrittenTone.read(sent, edition.tones()).flatMap(WrittenTone::tone).ifPresent(sketch::sends);
         WrittenTone.read(opens, edition.tones()).flatMap(WrittenTone::tone).ifPresent(sketch::opensOn);
-        sketch.note(Said.because(Field.TX_TONE, "sends " + sent + ", opens on " + opens, "written as sent/opened on"));
+        sketch.note(
+                Said.because(Field.TX_TONE, "sends " + sent + ", opens with " + opens, "written as sent/opened on"));
         return Optional.empty();
     }
 

@@ -432,7 +432,7 @@ public final class Sketch {
                 in = tone;
                 said.add(Said.because(
                         Field.RX_TONE,
-                        "sends and opens on " + tone.get().text(),
+                        "sends and opens with " + tone.get().text(),
                         bothWays
                                 ? "it is said to be for both sides"
                                 : settled
@@ -440,7 +440,7 @@ public final class Sketch {
                                         : "the same on both sides, as on a fleet's direct channel"));
             } else if (!talks) {
                 in = tone;
-                said.add(Said.because(Field.RX_TONE, "opens on " + tone.get().text(), "it only listens"));
+                said.add(Said.because(Field.RX_TONE, "opens with " + tone.get().text(), "it only listens"));
             } else {
                 said.add(Said.because(
                         Field.TX_TONE,

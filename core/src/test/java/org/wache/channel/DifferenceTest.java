@@ -28,7 +28,7 @@ class DifferenceTest {
                 "rx_mhz=146.94 | rx_mhz=146.97 | hears 146.970 MHz instead of 146.940 MHz",
                 "rx_mhz=146.94 | rx_mhz=x | hears “x” instead of 146.940 MHz",
                 "rx_mhz=146.94 tx_tone=100.0 | rx_mhz=146.94 | sends no tone instead of 100.0",
-                "rx_mhz=146.94 | rx_mhz=146.94 rx_tone=D023 | opens on D023 instead of any signal",
+                "rx_mhz=146.94 | rx_mhz=146.94 rx_tone=D023 | opens with D023 instead of any signal",
                 "rx_mhz=146.94 mode=FM | rx_mhz=146.94 mode=NFM | NFM instead of FM",
                 "rx_mhz=146.94 mode=FM | rx_mhz=146.94 mode=FM emission=11K0F3E | 11K0F3E instead of FM",
                 "rx_mhz=146.94 power_w=5 | rx_mhz=146.94 power_w=0.5 | power 0.5 W instead of 5 W",

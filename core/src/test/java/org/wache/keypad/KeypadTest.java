@@ -316,7 +316,7 @@ class KeypadTest {
                         "Set the width: wide",
                         "Set the power: high",
                         "Set the tone it sends: 100.0",
-                        "Set the tone it opens on: off",
+                        "Set the tone it opens with: off",
                         "Type where it hears, all 7 digits",
                         "Store it: memory 5",
                         "Type where it talks, all 7 digits",

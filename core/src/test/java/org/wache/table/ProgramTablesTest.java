@@ -336,6 +336,17 @@ class ProgramTablesTest {
                 .containsExactly("154.265", "467.675");
     }
 
+    /** Beside what is sent, what it opens with is the tone of the receiver; alone it is what opens the repeater. */
+    @Test
+    void whatItOpensWithIsReadBesideWhatIsSent() {
+        assertThat(
+                        entries(
+                                "No.,Name,Hears,Talks on,Mode,Sends,Opens with,Power\n1,LEVEE,146.550,146.550,FM,103.5,110.9,5 W\n"))
+                .containsExactly("1,LEVEE,146.550,146.550,FM,5,103.5,110.9");
+        assertThat(entries("Name,Output,Input,Opens with\nRIDGE,146.940,146.340,100.0\n"))
+                .containsExactly("1,RIDGE,146.940,146.340,FM,,100.0");
+    }
+
     /** The communications plan and the inventory of emergency groups (forms 205 and 217A; their columns from memory). */
     @Test
     void theFormsOfEmergencyGroupsAreRead() {

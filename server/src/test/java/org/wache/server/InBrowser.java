@@ -101,8 +101,17 @@ abstract class InBrowser {
         assertThat(faults).isEmpty();
     }
 
+    /** The script that looks for what shuts people out. */
+    protected static String axe() {
+        try {
+            return Files.readString(AXE);
+        } catch (IOException e) {
+            throw new java.io.UncheckedIOException(e);
+        }
+    }
+
     protected final void assertAccessible() throws IOException {
-        page.evaluate(Files.readString(AXE));
+        page.evaluate(axe());
         Object violations = page.evaluate("() => axe.run().then(result => result.violations.map(v => v.id + ': ' + "
                 + "v.nodes.slice(0, 3).map(n => n.html + ' ' + n.failureSummary).join(' | ')))");
         assertThat((List<?>) violations).isEmpty();

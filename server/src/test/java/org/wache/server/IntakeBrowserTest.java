@@ -225,7 +225,7 @@ class IntakeBrowserTest extends InBrowser {
         opened("toned");
         tool("Plan the tones");
         Locator changes = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What would change"));
-        assertThat(changes).containsText("opens on");
+        assertThat(changes).containsText("opens with");
         button("Neighbours, tables, talk groups").click();
         assertThat(page.getByLabel("Who").first()).isVisible();
         assertAccessible();

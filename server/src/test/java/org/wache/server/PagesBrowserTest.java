@@ -215,7 +215,7 @@ class PagesBrowserTest extends InBrowser {
                 .click();
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Put version")))
                 .click();
-        assertThat(page.getByText("without a word").first()).isVisible();
+        assertThat(page.getByText("without a reason").first()).isVisible();
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Bring back"))
                 .first()
                 .click();

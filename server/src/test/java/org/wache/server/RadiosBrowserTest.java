@@ -36,7 +36,7 @@ class RadiosBrowserTest extends InBrowser {
     void theRadiosAreSeenAndOneIsHandedOutAndTakenBack() throws IOException {
         long unit = fleets.unit("Heron H2", "Amateur", false);
         page.navigate(address + "/radios?unit=" + unit);
-        Locator panel = page.getByRole(AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions().setName("The radio"));
+        Locator panel = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("The radio"));
         assertThat(panel).containsText("It is on the shelf");
         page.getByLabel("Hand it to").selectOption("Wilma Culvert");
         page.getByLabel("Note on handing it out").fill("two batteries");
@@ -181,7 +181,7 @@ class RadiosBrowserTest extends InBrowser {
         assertThat(page.getByText(label + " waits for your decision.")).isVisible();
         assertThat(button("Write one radio")).isDisabled();
         assertAccessible();
-        button("Let these only listen").click();
+        button("Make these listen only").click();
         assertThat(page.getByText("4 entries go in; it talks on none of them.")).isVisible();
         button("Write one radio").click();
         assertThat(page.getByText("1 done").first()).isVisible();

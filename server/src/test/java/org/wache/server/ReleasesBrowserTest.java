@@ -86,7 +86,7 @@ class ReleasesBrowserTest extends InBrowser {
                         new Page.GetByRoleOptions()
                                 .setName(Pattern.compile("Through the gate waits for a second person to sign")))
                 .click();
-        page.getByLabel("A word with it, if you like").fill("Looked at each");
+        page.getByLabel("A note, if you like").fill("Looked at each");
         button("I have looked at it: sign").click();
         assertThat(page.getByText(Pattern.compile("Signed by Jonas Weirley"))).isVisible();
         assertThat(button("Release 1")).hasCount(0);
@@ -236,7 +236,7 @@ class ReleasesBrowserTest extends InBrowser {
                         AriaRole.COMBOBOX,
                         new Page.GetByRoleOptions().setName("As").setExact(true))
                 .selectOption("technician");
-        button("Make the link").click();
+        button("Create the link").click();
         String link = page.getByRole(AriaRole.STATUS).locator("code").textContent();
         context.close();
         context = browser.newContext();
@@ -246,7 +246,7 @@ class ReleasesBrowserTest extends InBrowser {
         page.getByLabel("Your name").fill("Wim Sandpiper");
         page.getByLabel("Name to sign in with").fill("wim");
         page.getByLabel("Password, at least 10 characters").fill("by the sluice");
-        button("Make the account").click();
+        button("Create the account").click();
         assertThat(page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Bench")))
                 .isVisible();
         page.navigate(address + "/lists/7");

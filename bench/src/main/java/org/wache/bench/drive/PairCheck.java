@@ -22,7 +22,7 @@ public final class PairCheck {
      * @param name the entry's name
      * @param heard whether the second heard the first
      * @param heardBack whether the first heard the second
-     * @param silentWithout whether the second stayed silent without the tone; empty where it opens on none
+     * @param silentWithout whether the second stayed silent without the tone; empty where it opens with none
      * @param note what a person should know; empty when all is well
      */
     public record Heard(

@@ -42,7 +42,7 @@ public record ImageDifference(int memory, String name, String what, String wante
         add(all, memory, one, "mode", one.mode().name(), other.mode().name());
         add(all, memory, one, "power level", level(one), level(other));
         add(all, memory, one, "sends", tone(one.sends()), tone(other.sends()));
-        add(all, memory, one, "opens on", tone(one.opensOn()), tone(other.opensOn()));
+        add(all, memory, one, "opens with", tone(one.opensOn()), tone(other.opensOn()));
         add(all, memory, one, "scan", one.scan() ? "yes" : "no", other.scan() ? "yes" : "no");
         add(all, memory, one, "time-out", one.timeoutS() + " s", other.timeoutS() + " s");
         add(

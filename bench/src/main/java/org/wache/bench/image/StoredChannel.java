@@ -13,7 +13,7 @@ import org.wache.signal.Tone;
  * @param mode the mode it is set to
  * @param power the place of its power level, from 0
  * @param sends the tone it sends
- * @param opensOn the tone it opens on
+ * @param opensOn the tone it opens with
  * @param scan whether it is scanned
  * @param timeoutS its time-out in seconds, 0 for off
  * @param zone the zone, from 1; 0 without zones

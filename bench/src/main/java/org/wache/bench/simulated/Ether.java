@@ -63,7 +63,7 @@ public final class Ether {
     /**
      * Puts up a stand-in for a repeater.
      *
-     * @param opensWith the tone that opens it; empty when it opens on any
+     * @param opensWith the tone that opens it; empty when it opens with any
      * @param sends the tone it sends
      * @param tailMillis how long its carrier stays after the last word, in milliseconds
      */

@@ -20,7 +20,7 @@ public final class AccessToneMissing implements RouteRule {
     public RulePage page() {
         return new RulePage(
                 "No tone for the repeater",
-                "Nearly every repeater opens only on a tone, and the entry sends none. Without it the repeater stays silent.",
+                "Nearly every repeater opens only with a tone, and the entry sends none. Without it the repeater stays silent.",
                 "Ask the repeater's owner or the directory for its tone.",
                 RulePage.entry("amateur:technician", "rx_mhz=146.940 tx_mhz=146.340 mode=FM power_w=5"),
                 RulePage.entry("amateur:technician", "rx_mhz=146.940 tx_mhz=146.340 mode=FM power_w=5 tx_tone=100.0"));

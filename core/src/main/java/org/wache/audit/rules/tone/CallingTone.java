@@ -25,7 +25,7 @@ public final class CallingTone implements EntryRule {
     public RulePage page() {
         return new RulePage(
                 "A receive tone on a calling frequency",
-                "The receiver opens only on a tone, and whoever calls there does not know it. Calling frequencies are kept open, "
+                "The receiver opens only with a tone, and whoever calls there does not know it. Calling frequencies are kept open, "
                         + "whatever the house rule for direct channels says.",
                 "Open the receiver.",
                 RulePage.entry(
@@ -43,7 +43,7 @@ public final class CallingTone implements EntryRule {
         return calling(entry)
                 .map(row -> List.of(Finding.query(Slug.CALLING_TONE)
                         .message(
-                                "Opens only on %s on %s; callers there are not heard.",
+                                "Opens only with %s on %s; callers there are not heard.",
                                 Wording.tone(channel.opensOn().get()), row.words())
                         .source(entry.plan().source())
                         .cures(() -> List.of(Change.of("Open the receiver", Field.RX_TONE, "")))))

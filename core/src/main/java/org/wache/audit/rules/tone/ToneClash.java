@@ -70,7 +70,7 @@ public final class ToneClash implements EntryRule {
     }
 
     private static String tones(Channel channel) {
-        return "sends " + word(channel.sends(), "none") + ", opens on " + word(channel.opensOn(), "anything");
+        return "sends " + word(channel.sends(), "none") + ", opens with " + word(channel.opensOn(), "anything");
     }
 
     private static String word(Optional<Tone> tone, String none) {

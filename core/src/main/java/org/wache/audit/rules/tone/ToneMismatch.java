@@ -17,7 +17,7 @@ import org.wache.channel.Use;
 import org.wache.rulebook.ToneTable;
 import org.wache.signal.Tone;
 
-/** A direct entry that sends one tone and opens on another: the fleet does not hear itself. */
+/** A direct entry that sends one tone and opens with another: the fleet does not hear itself. */
 public final class ToneMismatch implements EntryRule {
 
     @Override
@@ -28,7 +28,7 @@ public final class ToneMismatch implements EntryRule {
     @Override
     public RulePage page() {
         return new RulePage(
-                "Sends one tone and opens on another",
+                "Sends one tone and opens with another",
                 "On a direct channel all radios have the same entry, so none of them sends what the others open on. DCS codes "
                         + "that sound the same under inversion count as equal. With the house rule “same tone both ways”, a receiver left "
                         + "open beside a sent tone is named too.",
@@ -59,7 +59,7 @@ public final class ToneMismatch implements EntryRule {
         String sends =
                 channel.sends().map(tone -> "Sends " + Wording.tone(tone)).orElse("Sends no tone");
         String opens = channel.opensOn()
-                .map(tone -> "opens only on " + Wording.tone(tone) + ": the fleet does not hear itself")
+                .map(tone -> "opens only with " + Wording.tone(tone) + ": the fleet does not hear itself")
                 .orElse("the receiver is open; the house rule is the same tone both ways");
         return List.of(Finding.query(Slug.TONE_MISMATCH)
                 .message("%s, %s.", sends, opens)
