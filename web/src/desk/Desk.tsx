@@ -16,6 +16,7 @@ import { next } from '../ruler/steps';
 import { around, bandAt, channelView, holds, home, panned, type View, viewOf, zoomed } from '../ruler/view';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
+import { useStable } from '../ui/useStable';
 import { useTerms } from '../rulebooks/rulebooks';
 import { AddBar } from './AddBar';
 import { AsideRows } from './AsideRows';
@@ -46,6 +47,9 @@ interface Props {
   work: ReturnType<typeof useDesk>;
 }
 
+/** The band that an entry is told under. */
+const bandName = (bands: Schemas['Band'][], slip: Slip) => bandAt(bands, home(slip))?.name ?? 'Elsewhere';
+
 const ADDRESS_MS = 300;
 const NARROW = '(max-width: 63.99rem)';
 
@@ -55,6 +59,10 @@ export function Desk({ desk, ruler, holder, work }: Props) {
   const [params, setParams] = useSearchParams();
   const [kept, setKept] = useState({ fetched: desk.fetched, verdicts: snapshot(desk.slips) });
   const setSettled = (verdicts: ReadonlyMap<number, string>) => setKept({ fetched: desk.fetched, verdicts });
+  /** Every entry stands where its verdict belongs; where all do already the list is not drawn anew. */
+  const settle = () => {
+    if (!isSettled(desk.slips, settled)) setSettled(snapshot(desk.slips));
+  };
   // What others did, or was done elsewhere, moves entries at once.
   const settled = kept.fetched === desk.fetched ? kept.verdicts : NONE;
   const [manual, setManual] = useState<View>();
@@ -71,9 +79,9 @@ export function Desk({ desk, ruler, holder, work }: Props) {
   const grouping = (params.get('group') ?? 'verdict') as Grouping;
   const [search, setSearch] = useState(params.get('find') ?? '');
   const found = useDeferredValue(search);
-  const chosen = useMemo(() => (params.get('show') ?? '').split(',').filter(Boolean), [params]);
+  const show = params.get('show') ?? '';
+  const chosen = useMemo(() => show.split(',').filter(Boolean), [show]);
 
-  const bandOf = (slip: Slip) => bandAt(ruler.bands, home(slip))?.name ?? 'Elsewhere';
   const wanted = Number(params.get('entry'));
   const draft = drafts.texts(wanted);
   const draftOf = Object.keys(draft).length > 0 ? wanted : undefined;
@@ -90,8 +98,14 @@ export function Desk({ desk, ruler, holder, work }: Props) {
     const changed = new Map([tried.dossier.slip, ...tried.others].map((slip) => [slip.id, slip]));
     return desk.slips.map((slip) => changed.get(slip.id) ?? slip);
   }, [desk.slips, tried]);
-  const shown = rows(slips, settled, { verdicts: chosen, search: found }, grouping, bandOf);
-  const order = shown.flatMap((row) => (row.kind === 'slip' ? [row.slip] : []));
+  const shown = useMemo(
+    () =>
+      rows(slips, settled, { verdicts: chosen, search: found }, grouping, (slip) =>
+        bandName(ruler.bands, slip),
+      ),
+    [slips, settled, chosen, found, grouping, ruler.bands],
+  );
+  const order = useMemo(() => shown.flatMap((row) => (row.kind === 'slip' ? [row.slip] : [])), [shown]);
   const narrow = window.matchMedia(NARROW).matches;
   const selected = slips.find((slip) => slip.id === wanted) ?? (narrow ? undefined : order[0]);
   const saved = desk.slips.find((slip) => slip.id === selected?.id);
@@ -135,7 +149,7 @@ export function Desk({ desk, ruler, holder, work }: Props) {
 
   const select = (slip: Slip) => {
     if (slip.id === selected?.id && params.get('entry')) return;
-    setSettled(snapshot(desk.slips));
+    settle();
     setParam({ entry: String(slip.id) });
   };
   const step = (by: number) => {
@@ -199,7 +213,7 @@ export function Desk({ desk, ruler, holder, work }: Props) {
   const { reload } = work;
   const takeTheirs = useCallback(() => void reload(), [reload]);
   const toggle = (verdict: string) => {
-    setSettled(snapshot(desk.slips));
+    settle();
     setParam({
       show: (chosen.includes(verdict) ? chosen.filter((each) => each !== verdict) : [verdict]).join(','),
     });
@@ -248,6 +262,9 @@ export function Desk({ desk, ruler, holder, work }: Props) {
     page.current?.querySelector<HTMLInputElement>('[data-field="rxMhz"]')?.focus();
   };
 
+  const onSelect = useStable(select);
+  const onCure = useStable(cure);
+  const cureOf = useStable((slip: Slip) => rowCure(slip, desk.choice));
   const zoom = (factor: number) =>
     setManual(zoomed(view, factor, (selected && home(selected)) ?? (view.low + view.high) / 2));
   useDeskKeys({
@@ -303,7 +320,7 @@ export function Desk({ desk, ruler, holder, work }: Props) {
           <BandChips
             bands={ruler.bands}
             slips={slips}
-            current={selected && bandOf(selected)}
+            current={selected && bandName(ruler.bands, selected)}
             onChoose={(slip, band) => {
               select(slip);
               setManual(band && around(band));
@@ -440,9 +457,9 @@ export function Desk({ desk, ruler, holder, work }: Props) {
               <SlipList
                 rows={shown}
                 selected={selected?.id}
-                onSelect={select}
-                cureOf={(slip) => rowCure(slip, desk.choice)}
-                onCure={work.fixed ? undefined : cure}
+                onSelect={onSelect}
+                cureOf={cureOf}
+                onCure={work.fixed ? undefined : onCure}
               />
             ) : (
               <p className="text-soft p-4">
@@ -561,6 +578,10 @@ const isMove = (draft: Readonly<Record<string, string>>) =>
   Object.keys(draft).every((key) => key === 'rxMhz' || key === 'txMhz');
 
 const NONE: ReadonlyMap<number, string> = new Map();
+
+/** Whether all entries stand where their verdicts belong. */
+const isSettled = (slips: Slip[], verdicts: ReadonlyMap<number, string>) =>
+  verdicts.size === slips.length && slips.every((slip) => verdicts.get(slip.id) === slip.verdict);
 
 const snapshot = (slips: Slip[]): ReadonlyMap<number, string> =>
   new Map(slips.map((slip) => [slip.id, slip.verdict]));

@@ -1,3 +1,4 @@
+import { memo, useMemo } from 'react';
 import type { Slip } from '../api/client';
 import { type Band, bandAt, home } from './view';
 
@@ -10,23 +11,14 @@ interface Props {
 
 /** The bands that the list is in, with counts; choosing one zooms to it and to its worst entry. */
 export function BandChips({ bands, slips, current, onChoose }: Props) {
-  const groups = new Map<string, { band?: Band; slips: Slip[] }>();
-  for (const slip of slips) {
-    const band = bandAt(bands, home(slip));
-    const name = band?.name ?? 'Elsewhere';
-    const group = groups.get(name) ?? { band, slips: [] };
-    group.slips.push(slip);
-    groups.set(name, group);
-  }
-  const rising = [...groups].sort(([, a], [, b]) => (a.band?.low ?? Infinity) - (b.band?.low ?? Infinity));
+  const rising = useMemo(() => grouped(bands, slips), [bands, slips]);
   return (
     <div
       className="relative flex min-w-0 gap-1 overflow-x-auto [scrollbar-width:thin] md:flex-wrap md:overflow-visible"
       role="group"
       aria-label="Bands"
     >
-      {rising.map(([name, { band, slips: members }]) => {
-        const held = members.filter((slip) => slip.verdict === 'hold').length;
+      {rising.map(([name, { band, slips: members, held }]) => {
         const worst = members.find((slip) => slip.verdict === 'hold') ?? members[0];
         return (
           <button
@@ -48,10 +40,29 @@ export function BandChips({ bands, slips, current, onChoose }: Props) {
   );
 }
 
+interface Group {
+  band?: Band;
+  slips: Slip[];
+  held: number;
+}
+
+function grouped(bands: Band[], slips: Slip[]): [string, Group][] {
+  const groups = new Map<string, Group>();
+  for (const slip of slips) {
+    const band = bandAt(bands, home(slip));
+    const name = band?.name ?? 'Elsewhere';
+    let group = groups.get(name);
+    if (!group) groups.set(name, (group = { band, slips: [], held: 0 }));
+    group.slips.push(slip);
+    if (slip.verdict === 'hold') group.held++;
+  }
+  return [...groups].sort(([, a], [, b]) => (a.band?.low ?? Infinity) - (b.band?.low ?? Infinity));
+}
+
 const STRIP = 100;
 
 /** Where in its band the entries are, those on hold in their colour: the whole list at a glance. */
-function Strip({ band, slips }: { band: Band; slips: Slip[] }) {
+const Strip = memo(function Strip({ band, slips }: { band: Band; slips: Slip[] }) {
   const at = (slip: Slip) => (((home(slip) ?? band.low) - band.low) / (band.high - band.low)) * STRIP;
   const ticks = (of: Slip[]) =>
     [...new Set(of.map((slip) => Math.round(at(slip))))].map((x) => `M${x} 0v4`).join('');
@@ -76,7 +87,7 @@ function Strip({ band, slips }: { band: Band; slips: Slip[] }) {
       />
     </svg>
   );
-}
+});
 
 /** A chip that has become the current one is brought into sight, sideways only. */
 function intoSight(chip: HTMLElement | null) {

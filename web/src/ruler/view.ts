@@ -13,9 +13,12 @@ export const home = (slip: Slip): number | null => slip.txHz ?? slip.rxHz;
 /** The narrowest band that holds a frequency. */
 export function bandAt(bands: Band[], hertz: number | null): Band | undefined {
   if (hertz === null) return undefined;
-  return bands
-    .filter((band) => band.low <= hertz && hertz <= band.high)
-    .sort((a, b) => a.high - a.low - (b.high - b.low))[0];
+  let found: Band | undefined;
+  for (const band of bands) {
+    const holdsIt = band.low <= hertz && hertz <= band.high;
+    if (holdsIt && (!found || band.high - band.low < found.high - found.low)) found = band;
+  }
+  return found;
 }
 
 const MARGIN = 0.02;
@@ -23,10 +26,16 @@ const NEIGHBOURHOOD = 150_000;
 const NARROWEST = 4_000;
 const WIDEST = 3_000_000_000;
 
-/** A band with a little room beside it. */
+const AROUND = new WeakMap<Band, View>();
+
+/** A band with a little room beside it; the same view each time, so that nothing is drawn anew for it. */
 export function around(band: Band): View {
+  const known = AROUND.get(band);
+  if (known) return known;
   const room = (band.high - band.low) * MARGIN;
-  return { low: band.low - room, high: band.high + room };
+  const view = { low: band.low - room, high: band.high + room };
+  AROUND.set(band, view);
+  return view;
 }
 
 /** What to look at for an entry: its band, else its neighbourhood. */
