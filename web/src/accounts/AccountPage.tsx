@@ -44,7 +44,7 @@ function OpenSessions({ sessions }: { sessions: Schemas['OwnSession'][] }) {
   const others = useMutation({ mutationFn: () => data(api.DELETE('/api/account/sessions')), ...settled });
   return (
     <section aria-label="Where you are signed in">
-      <div className="flex items-baseline gap-3 pb-1">
+      <div className="flex flex-wrap items-baseline gap-x-3 pb-1">
         <h2 className="text-second text-soft grow">Where you are signed in</h2>
         {sessions.length > 1 && (
           <Button className="text-second" disabled={others.isPending} onClick={() => others.mutate()}>
@@ -54,7 +54,7 @@ function OpenSessions({ sessions }: { sessions: Schemas['OwnSession'][] }) {
       </div>
       <ul className="border-line bg-sheet divide-line divide-y rounded border">
         {sessions.map((each) => (
-          <li key={each.key} className="flex items-baseline gap-x-4 px-4 py-1.5">
+          <li key={each.key} className="flex flex-wrap items-baseline gap-x-4 px-4 py-1.5">
             <span className="min-w-0 grow">
               {each.current ? (
                 <span className="font-semibold">Here</span>

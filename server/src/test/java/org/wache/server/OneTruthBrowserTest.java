@@ -247,7 +247,8 @@ class OneTruthBrowserTest extends InBrowser {
                             .statusCode())
                     .isEqualTo(204);
         }
-        assertThat(fleets.sign(list).statusCode()).isEqualTo(204);
+        var signed = fleets.sign(list);
+        assertThat(signed.statusCode()).as(signed.body()).isEqualTo(204);
         assertThat(page.getByText("Signed by")).isVisible(); // within seconds, without a press
         return Browserless.json(fleets.releaseNow(list)).path("id").asLong();
     }

@@ -237,7 +237,19 @@ class PagesBrowserTest extends InBrowser {
         assertThat(page.getByRole(AriaRole.TABLE).getByRole(AriaRole.ROW)).hasCount(3);
         page.getByLabel("Slots in the transceiver").fill("1");
         assertThat(page.getByText("1 more part finds no slot")).isVisible();
-        button("Bands by class").click();
+        button("Bands").click();
+        page.getByLabel("For whom").selectOption("amateur:technician");
+        assertThat(page.getByRole(
+                        AriaRole.IMG,
+                        new Page.GetByRoleOptions().setName(Pattern.compile("^2 m, For the class Technician"))))
+                .containsText("the FM calling frequency");
+        button("Table").click();
+        page.getByLabel("Find in this band").fill("146.52");
+        assertThat(page.getByRole(
+                        AriaRole.REGION,
+                        new Page.GetByRoleOptions().setName("The band plan").setExact(true)))
+                .containsText("the FM calling frequency");
+        button("All classes").click();
         assertThat(page.getByRole(
                         AriaRole.REGION,
                         new Page.GetByRoleOptions().setName("General").setExact(true)))

@@ -36,7 +36,9 @@ class RadiosBrowserTest extends InBrowser {
     void theRadiosAreSeenAndOneIsHandedOutAndTakenBack() throws IOException {
         long unit = fleets.unit("Heron H2", "Amateur", false);
         page.navigate(address + "/radios?unit=" + unit);
-        Locator panel = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("The radio"));
+        Locator panel = page.getByRole(
+                AriaRole.REGION,
+                new Page.GetByRoleOptions().setName("The radio").setExact(true));
         assertThat(panel).containsText("It is on the shelf");
         page.getByLabel("Hand it to").selectOption("Wilma Culvert");
         page.getByLabel("Note on handing it out").fill("two batteries");

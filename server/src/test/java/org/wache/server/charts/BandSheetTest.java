@@ -40,7 +40,7 @@ class BandSheetTest {
                 .startsWith(
                         "28000000-28300000 CW and data, 200 W PEP allowed",
                         "28300000-28500000 CW and single sideband (J3E, R3E), 200 W PEP allowed")
-                .anyMatch(each -> each.startsWith("28500000-29700000 ") && each.endsWith(" General"));
+                .anyMatch(each -> each.startsWith("28500000-29000000 ") && each.endsWith(" General"));
         assertThat(sheet("amateur:technician", "2 m").law())
                 .extracting(each -> each.low() + "-" + each.high() + " " + each.words())
                 .containsExactly("144000000-144100000 CW", "144100000-148000000 CW, data, voice and images");
