@@ -7,6 +7,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Response;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.LoadState;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.regex.Pattern;
@@ -146,6 +147,7 @@ class OneTruthBrowserTest extends InBrowser {
                         new Page.GetByRoleOptions().setName(Pattern.compile("Levee walkers, Otter M5")))
                 .first()
                 .click();
+        page.waitForLoadState(LoadState.NETWORKIDLE); // what is shown is what is
         page.waitForResponse(OneTruthBrowserTest::saved, chosen::check);
         assertThat(page.getByText("Otter M5").first()).isVisible();
         walk(list, name, "a model ticked");
@@ -155,6 +157,7 @@ class OneTruthBrowserTest extends InBrowser {
                         new Page.GetByRoleOptions().setName(Pattern.compile("Levee walkers, Otter M5")))
                 .first()
                 .click();
+        page.waitForLoadState(LoadState.NETWORKIDLE); // what is shown is what is
         page.waitForResponse(OneTruthBrowserTest::saved, chosen::uncheck);
         walk(list, name, "a model unticked");
         tab("Fit");
@@ -162,6 +165,7 @@ class OneTruthBrowserTest extends InBrowser {
                         AriaRole.GRIDCELL,
                         new Page.GetByRoleOptions().setName(Pattern.compile("Levee walkers, Heron H2, Amateur: ")))
                 .click();
+        page.waitForLoadState(LoadState.NETWORKIDLE); // what is shown is what is
         page.waitForResponse(OneTruthBrowserTest::saved, chosen::check);
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("Call it")))
                 .first()
@@ -230,7 +234,7 @@ class OneTruthBrowserTest extends InBrowser {
 
     /** Whether an answer says that a model was saved; the page also asks at that address. */
     private static boolean saved(Response answer) {
-        return answer.request().method().equals("PUT") && answer.url().endsWith("/radios");
+        return answer.request().method().equals("PUT") && answer.url().endsWith("/radios") && answer.ok();
     }
 
     private long released(long list) {
