@@ -33,6 +33,11 @@ final class Contents {
         this.edition = edition;
     }
 
+    /** The cells that are filled. */
+    List<String> cells() {
+        return filled;
+    }
+
     boolean isEmpty() {
         return filled.isEmpty();
     }

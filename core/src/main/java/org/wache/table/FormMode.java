@@ -1,9 +1,11 @@
 package org.wache.table;
 
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.wache.typed.Plain;
 
 /**
  * What the communications plan of emergency groups says in letters (form 205 and its inventory 217A; common practice, from memory): the
@@ -16,6 +18,16 @@ final class FormMode {
     private static final Pattern ACCESS_CODE = Pattern.compile("[0-9A-Fa-f]{3}");
 
     private FormMode() {}
+
+    /**
+     * Whether a column of modes speaks in these letters: its heading names them, or there is nothing but them in it and not A alone. An A
+     * elsewhere may as well be amplitude modulation.
+     */
+    static boolean areLetters(String heading, List<String> cells) {
+        List<String> filled = cells.stream().filter(cell -> !cell.isBlank()).toList();
+        return Plain.of(heading).replaceAll("[^a-z]+", " ").matches(".*\\ba d (or )?m\\b.*")
+                || filled.stream().allMatch(FormMode::isOne) && filled.stream().anyMatch(FormMode::isDigital);
+    }
 
     /** Whether a cell is one of the letters. */
     static boolean isOne(String cell) {

@@ -176,7 +176,8 @@ public final class Guess {
                     && !Headings.isDigital(headingOf(column))
                     && here.matching(cell -> cell.matches("[0-9]{1,2}")) > 0;
             boolean unlikely = counted || ofDmr(kind) && !digital;
-            if (here.isEmpty() || !contradicts(kind, here) && !unlikely) {
+            boolean letters = kind == Column.Kind.MODE && FormMode.areLetters(headingOf(column), here.cells());
+            if (here.isEmpty() || (letters || !contradicts(kind, here)) && !unlikely) {
                 scores.merge(kind, fit + more(kind), Double::sum);
             }
         });
@@ -200,7 +201,7 @@ public final class Guess {
             case TRANSMIT -> here.numbersLikeFrequencies() < CONTRADICTED && here.shifts() < CONTRADICTED;
             case SHIFT -> here.shifts() < CONTRADICTED;
             case TONE, TONE_SENT, TONE_HEARD -> here.readableTones() < CONTRADICTED;
-            case MODE -> here.modes() + here.matching(FormMode::isOne) < CONTRADICTED;
+            case MODE -> here.modes() < CONTRADICTED;
             case ZONE -> here.matching(cell -> cell.length() <= ZONE) < 1;
             case POWER -> here.powers() < CONTRADICTED;
             case NUMBER -> here.wholeNumbers() < CONTRADICTED;

@@ -2,6 +2,7 @@ package org.wache.table;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -193,6 +194,9 @@ public record TableReading(List<String> extraColumns, List<RowReading> rows) {
         private final Map<String, Optional<WrittenPower>> powers = new HashMap<>();
         private final Map<String, Optional<Shift>> shifts = new HashMap<>();
         private final RowTones tonesByKind;
+        /** The columns that say the mode by a letter. */
+        private final Set<Integer> letters = new HashSet<>();
+
         private int numbered;
 
         Reader(Table table, Mapping mapping, Edition edition, HouseRules house) {
@@ -206,6 +210,16 @@ public record TableReading(List<String> extraColumns, List<RowReading> rows) {
                 if (kind == Column.Kind.KEEP || kind == Column.Kind.PLACE || kind == Column.Kind.STEP) {
                     kept.add(i);
                     extraColumns.add(freeHeading(heading(i)));
+                }
+                int column = i;
+                if (kind == Column.Kind.MODE
+                        && FormMode.areLetters(
+                                heading(i),
+                                table.rows().stream()
+                                        .skip(mapping.first())
+                                        .map(row -> row.cell(column))
+                                        .toList())) {
+                    letters.add(i);
                 }
             }
         }
@@ -332,7 +346,7 @@ public record TableReading(List<String> extraColumns, List<RowReading> rows) {
         /** The cell of a row that says by a letter that it is digital. */
         private Optional<String> digitalLetter(Table.Row row) {
             return IntStream.range(0, mapping.columns().size())
-                    .filter(i -> mapping.columns().get(i).kind() == Column.Kind.MODE)
+                    .filter(letters::contains)
                     .mapToObj(row::cell)
                     .filter(FormMode::isDigital)
                     .map(cell -> cell.strip().toUpperCase(java.util.Locale.ROOT))
@@ -353,6 +367,15 @@ public record TableReading(List<String> extraColumns, List<RowReading> rows) {
 
         private Optional<String> cell(
                 Sketch sketch, Column column, int index, String cell, Map<Field, String> joined, String letter) {
+            boolean coded =
+                    column.kind() == Column.Kind.ACCESS_CODE || column.kind().tone();
+            if (coded && letter.equals("M") && FormMode.isAccessCode(cell)) { // no mode that an entry can have has it
+                String told = heading(index) + " " + cell;
+                joined.merge(Field.NOTE, told, (one, other) -> one + " · " + other);
+                sketch.note(
+                        Said.doubtful(Field.NOTE, told, "a network access code of a mixed channel, kept in the note"));
+                return Optional.empty();
+            }
             switch (column.kind()) {
                 case NUMBER -> sketch.text(Field.NUMBER, cell.replaceFirst("^#|\\.$", ""));
                 case NAME -> sketch.text(Field.NAME, cell);
@@ -389,11 +412,6 @@ public record TableReading(List<String> extraColumns, List<RowReading> rows) {
                     }
                     if (letter.equals("D") && FormMode.isAccessCode(cell)) {
                         digital(sketch, Column.Kind.ACCESS_CODE, cell);
-                    } else if (letter.equals("M") && FormMode.isAccessCode(cell)) {
-                        String kept = heading(index) + " " + cell;
-                        joined.merge(Field.NOTE, kept, (one, other) -> one + " · " + other);
-                        sketch.note(Said.doubtful(
-                                Field.NOTE, kept, "a network access code of a mixed channel, kept in the note"));
                     } else if (Plain.of(cell)
                             .matches("cc\\s*[0-9]{1,2}")) { // a colour code tells digital radios apart, and is no tone
                         joined.merge(Field.NOTE, cell, (one, other) -> one + " · " + other);
@@ -428,7 +446,7 @@ public record TableReading(List<String> extraColumns, List<RowReading> rows) {
                 case CONTACT -> sketch.text(Field.CONTACT, cell);
                 case RECEIVE_GROUP -> sketch.text(Field.RECEIVE_GROUP, cell);
                 case MODE -> {
-                    if (!FormMode.isOne(cell)) { // those are read with the whole row
+                    if (!letters.contains(index)) { // those are read with the whole row
                         modes.computeIfAbsent(cell, WrittenMode::read)
                                 .ifPresentOrElse(sketch::mode, () -> sketch.unread(Field.MODE, cell));
                     }

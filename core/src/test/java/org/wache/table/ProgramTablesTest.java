@@ -347,6 +347,31 @@ class ProgramTablesTest {
                 .containsExactly("1,RIDGE,146.940,146.340,FM,,100.0");
     }
 
+    /** An A may be amplitude modulation: outside the form nobody reads it as analogue in silence. */
+    @Test
+    void anAIsNotReadAsAnalogueInSilence() {
+        assertThat(entries(
+                                "Ch,Name,RX,TX,Mode\n1,TOWER,122.900,122.900,A\n2,RIVER,146.520,146.520,FM\n3,WEIR,146.550,146.550,FM\n")
+                        .get(0))
+                .isEqualTo("1,TOWER,122.900,,A");
+    }
+
+    /** A transmit frequency with its width is no power, and what a mixed channel has is neither a tone nor dropped. */
+    @Test
+    void widthsBehindFrequenciesAndCodesOfMixedChannelsAreKept() {
+        assertThat(
+                        entries(
+                                "Ch #,Channel Name,RX Freq N or W,TX Freq N or W\n1,RIDGE,146.9400 W,146.3400 W\n2,WEIR,147.1350 W,147.7350 W\n"))
+                .containsExactly("1,RIDGE,146.940,146.340,FM", "2,WEIR,147.135,147.735,FM");
+        assertThat(
+                        read("Ch,Channel Name,RX Freq N or W,RX Tone/NAC,TX Freq N or W,\"Mode (A, D, or M)\"\n4,MIXED,155.3475 N,293,155.3475 N,M\n")
+                                .list("")
+                                .channels()
+                                .get(0)
+                                .text(Field.NOTE))
+                .isEqualTo("RX Tone/NAC 293");
+    }
+
     /** The communications plan and the inventory of emergency groups (forms 205 and 217A; their columns from memory). */
     @Test
     void theFormsOfEmergencyGroupsAreRead() {
