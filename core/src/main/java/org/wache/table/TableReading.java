@@ -446,7 +446,7 @@ public record TableReading(List<String> extraColumns, List<RowReading> rows) {
                 case CONTACT -> sketch.text(Field.CONTACT, cell);
                 case RECEIVE_GROUP -> sketch.text(Field.RECEIVE_GROUP, cell);
                 case MODE -> {
-                    if (!letters.contains(index)) { // those are read with the whole row
+                    if (!letters.contains(index) || !FormMode.isOne(cell)) { // letters are read with the whole row
                         modes.computeIfAbsent(cell, WrittenMode::read)
                                 .ifPresentOrElse(sketch::mode, () -> sketch.unread(Field.MODE, cell));
                     }
@@ -528,7 +528,8 @@ public record TableReading(List<String> extraColumns, List<RowReading> rows) {
 
         private void transmit(Sketch sketch, Column column, String cell) {
             String plain = Plain.of(cell);
-            Optional<FormMode.WithWidth> withWidth = FormMode.withWidth(cell);
+            Optional<FormMode.WithWidth> withWidth =
+                    FormMode.isFrequencyWithWidth(cell) ? FormMode.withWidth(cell) : Optional.empty();
             if (withWidth.isPresent()) {
                 WrittenMode.read(withWidth.get().width()).ifPresent(sketch::mode);
                 transmit(sketch, column, withWidth.get().frequency());

@@ -347,6 +347,15 @@ class ProgramTablesTest {
                 .containsExactly("1,RIDGE,146.940,146.340,FM,,100.0");
     }
 
+    /** A mode that is named in words beside the letters is read as what it is. */
+    @Test
+    void aModeInWordsAmongTheLettersCounts() {
+        assertThat(
+                        entries(
+                                "Ch,Channel Name,RX Freq N or W,TX Freq N or W,\"Mode (A, D, or M)\"\n1,RIVER,146.5200 W,146.5200 W,A\n2,DIGI,446.0750 N,446.0750 N,DMR\n"))
+                .containsExactly("1,RIVER,146.520,146.520,FM", "2,DIGI,446.075,446.075,DMR");
+    }
+
     /** An A may be amplitude modulation: outside the form nobody reads it as analogue in silence. */
     @Test
     void anAIsNotReadAsAnalogueInSilence() {

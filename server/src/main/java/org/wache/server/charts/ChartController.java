@@ -180,11 +180,12 @@ class ChartController {
         return sheet.band() + " · " + sheet.holder();
     }
 
+    /** A drawing is taken along: shown from here, the rules for pages would keep its typefaces from it. */
     private static ResponseEntity<byte[]> file(String name, String type, byte[] bytes) {
         return ResponseEntity.ok()
                 .header(
                         "Content-Disposition",
-                        "inline; filename=\""
+                        (type.startsWith("image/") ? "attachment" : "inline") + "; filename=\""
                                 + name.replaceAll("[^A-Za-z0-9.]+", "-").toLowerCase(Locale.ROOT) + "\"")
                 .contentType(MediaType.parseMediaType(type))
                 .body(bytes);

@@ -23,7 +23,7 @@ final class SvgPen {
     static String draw(Drawing drawing, String title) {
         StringBuilder svg = new StringBuilder(String.format(
                 Locale.ROOT,
-                "<svg xmlns=\"http://www.w3.org/2000/svg\" lang=\"en\" role=\"img\" aria-labelledby=\"title\" width=\"%1$.1fmm\" height=\"%2$.1fmm\" viewBox=\"%3$.1f %3$.1f %1$.1f %2$.1f\">\n",
+                "<svg xmlns=\"http://www.w3.org/2000/svg\" lang=\"en\" role=\"img\" font-family=\"Text, sans-serif\" aria-labelledby=\"title\" width=\"%1$.1fmm\" height=\"%2$.1fmm\" viewBox=\"%3$.1f %3$.1f %1$.1f %2$.1f\">\n",
                 drawing.width() + 2 * MARGIN,
                 drawing.height() + 2 * MARGIN,
                 -MARGIN));
@@ -32,7 +32,7 @@ final class SvgPen {
         face(svg, Typeface.BOLD, "Text", 700);
         face(svg, Typeface.FIGURES, "Figures", 400);
         face(svg, Typeface.FIGURES_BOLD, "Figures", 700);
-        svg.append("text { font-family: Text, sans-serif }\n</style>\n");
+        svg.append("</style>\n"); // a rule for texts would go before what each of them says
         svg.append(String.format(
                 Locale.ROOT,
                 "<rect x=\"%1$.1f\" y=\"%1$.1f\" width=\"%2$.1f\" height=\"%3$.1f\" fill=\"#fff\"/>\n",
@@ -87,7 +87,7 @@ final class SvgPen {
                                 mark.y(),
                                 mark.size() * POINT,
                                 Colours.isBold(mark.ink()) ? 700 : 400,
-                                Colours.isFigures(mark.ink()) ? " font-family=\"Figures\"" : "",
+                                Colours.isFigures(mark.ink()) ? " font-family=\"Figures, monospace\"" : "",
                                 mark.anchor() == Anchor.END ? " text-anchor=\"end\"" : "",
                                 Colours.of(mark.ink()),
                                 Paper.escaped(mark.text()));

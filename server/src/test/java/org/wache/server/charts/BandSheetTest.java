@@ -149,6 +149,8 @@ class BandSheetTest {
                 sheet.edition(),
                 sheet.day());
         String svg = SvgPen.draw(SheetLayout.of(evil, PaperSize.LETTER), evil.holder());
+        // a style sheet goes before attributes: it must leave the typefaces of figures alone
+        assertThat(svg).contains("font-family=\"Figures, monospace\"").doesNotContain("text {");
         assertThat(DocumentBuilderFactory.newInstance()
                         .newDocumentBuilder()
                         .parse(new InputSource(new StringReader(svg)))
