@@ -3,7 +3,7 @@
  * The application does not have this page; see the tests of the package org.wache.pieces.
  */
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { createElement } from 'react';
+import { createElement, useState } from 'react';
 import { flushSync } from 'react-dom';
 import { createRoot, type Root } from 'react-dom/client';
 import * as orders from '../src/bench/orders';
@@ -113,10 +113,16 @@ function useHeldAxis(low: number, high: number) {
 
 const useHeldChanges = (list: number) => useListChanges({ list, queryKey: ['list', list] });
 
-/** A question that a page asks, and what a change does to it. */
-const useHeldQuestion = (group: number) => {
+/** A question that a page asks, what a change does to it, and going to another and back. */
+const useHeldQuestion = (first: number) => {
+  const [group, ask] = useState(first);
   const roster = client.Server.useQuery('get', '/api/groups/{group}/roster', { params: { path: { group } } });
-  return { answer: roster.data, changed: () => fresh.refresh(window.queries) };
+  return {
+    answer: roster.data,
+    ask,
+    changed: () => fresh.refresh(window.queries),
+    othersChanged: () => fresh.takeIn(window.queries),
+  };
 };
 
 const hooks = {
@@ -154,6 +160,7 @@ window.ask = (name, args) => {
 window.views = [];
 
 window.queries = new QueryClient({ defaultOptions: { queries: { retry: false } } });
+fresh.forgetWhatWasLeft(window.queries);
 
 window.hold = (hook, args) => {
   let now: unknown;

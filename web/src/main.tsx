@@ -3,7 +3,7 @@ import { StrictMode, Suspense } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
 import { onSent, Problem } from './api/client';
-import { altersRulebooks, changes, refresh, takeIn } from './api/fresh';
+import { altersRulebooks, changes, forgetWhatWasLeft, refresh, takeIn } from './api/fresh';
 import { App } from './App';
 import './index.css';
 import { Fault } from './ui/Fault';
@@ -19,6 +19,8 @@ const queries = new QueryClient({
     },
   },
 });
+
+forgetWhatWasLeft(queries);
 
 onSent((outcome, method, path, keeps) => {
   if (!changes(method, path)) return;

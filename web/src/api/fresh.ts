@@ -59,7 +59,32 @@ export function refresh(queries: QueryClient, keeps?: number) {
 /** Somebody else changed something: as after a change here, but nothing goes under what is being filled in. */
 export function takeIn(queries: QueryClient) {
   forget(queries);
+  const now = Date.now();
+  queries
+    .getQueryCache()
+    .findAll({ predicate: (each) => FILLED_IN.has(address(each)) })
+    .forEach((each) => behind.set(each, now));
   askAnew(queries, (each) => !SETTLED.has(address(each)) && !FILLED_IN.has(address(each)));
+}
+
+/** What was filled in over when the others changed something, and when (milliseconds since 1970). */
+const behind = new WeakMap<Query, number>();
+
+/**
+ * Who leaves a page before its new answer is there does not find the old one on coming back: the question is called off
+ * with the page, and what it would have replaced is forgotten.
+ */
+export function forgetWhatWasLeft(queries: QueryClient) {
+  const old = (each: Query) =>
+    each.state.isInvalidated || each.state.dataUpdatedAt <= (behind.get(each) ?? -Infinity);
+  queries.getQueryCache().subscribe((event) => {
+    const query = event.query as Query;
+    if (event.type !== 'observerRemoved' || query.getObserversCount() > 0 || !old(query)) return;
+    // The next page may ask the same: then it goes on.
+    setTimeout(() => {
+      if (query.getObserversCount() === 0 && old(query)) queries.getQueryCache().remove(query);
+    });
+  });
 }
 
 /** Waits until everything on the screen is as the server has it after a change. */

@@ -31,6 +31,7 @@ export function ReasonPanel({ list, by, parent, entry, column, decided }: Props)
     <aside
       aria-label="Why"
       aria-live="polite"
+      aria-busy={reason.isPlaceholderData}
       className="border-line flex w-full shrink-0 flex-col gap-3 overflow-y-auto border-l p-3 max-lg:max-h-[45%] max-lg:border-t max-lg:border-l-0 lg:w-[380px]"
     >
       {entry && column && (

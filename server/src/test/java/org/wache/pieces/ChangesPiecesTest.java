@@ -188,6 +188,29 @@ class ChangesPiecesTest extends InPieces {
         assertThat(held("it.answer.now").asString()).isEqualTo("after");
     }
 
+    /** The page was left before the new answer was there: whoever comes back does not see the old one. */
+    @ParameterizedTest
+    @ValueSource(strings = {"changed", "othersChanged"})
+    void whatWasLeftBehindIsNotShownAgain(String change) {
+        List<Route> asked = new ArrayList<>();
+        page.route(ADDRESS + "api/**", asked::add);
+        hold("question", "1");
+        page.waitForCondition(() -> asked.size() == 1);
+        asked.get(0).fulfill(answer("{\"now\": \"before\"}"));
+        page.waitForFunction("() => held().answer?.now === 'before'");
+        page.evaluate("change => held()[change]()", change);
+        page.evaluate("() => held().ask(2)");
+        page.waitForFunction("() => held().answer === undefined");
+        page.waitForTimeout(50);
+        page.evaluate("() => held().ask(1)");
+        page.waitForTimeout(50);
+        assertThat(held("it.answer").isNull()).isTrue();
+        Route last = asked.get(asked.size() - 1);
+        assertThat(last.request().url()).contains("/groups/1/");
+        last.fulfill(answer("{\"now\": \"after\"}"));
+        page.waitForFunction("() => held().answer?.now === 'after'");
+    }
+
     private static Route.FulfillOptions answer(String body) {
         return new Route.FulfillOptions().setContentType("application/json").setBody(body);
     }

@@ -7,7 +7,6 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Response;
 import com.microsoft.playwright.options.AriaRole;
-import com.microsoft.playwright.options.LoadState;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.regex.Pattern;
@@ -147,7 +146,6 @@ class OneTruthBrowserTest extends InBrowser {
                         new Page.GetByRoleOptions().setName(Pattern.compile("Levee walkers, Otter M5")))
                 .first()
                 .click();
-        page.waitForLoadState(LoadState.NETWORKIDLE); // what is shown is what is
         page.waitForResponse(OneTruthBrowserTest::saved, chosen::check);
         assertThat(page.getByText("Otter M5").first()).isVisible();
         walk(list, name, "a model ticked");
@@ -157,7 +155,6 @@ class OneTruthBrowserTest extends InBrowser {
                         new Page.GetByRoleOptions().setName(Pattern.compile("Levee walkers, Otter M5")))
                 .first()
                 .click();
-        page.waitForLoadState(LoadState.NETWORKIDLE); // what is shown is what is
         page.waitForResponse(OneTruthBrowserTest::saved, chosen::uncheck);
         walk(list, name, "a model unticked");
         tab("Fit");
@@ -165,7 +162,6 @@ class OneTruthBrowserTest extends InBrowser {
                         AriaRole.GRIDCELL,
                         new Page.GetByRoleOptions().setName(Pattern.compile("Levee walkers, Heron H2, Amateur: ")))
                 .click();
-        page.waitForLoadState(LoadState.NETWORKIDLE); // what is shown is what is
         page.waitForResponse(OneTruthBrowserTest::saved, chosen::check);
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("Call it")))
                 .first()

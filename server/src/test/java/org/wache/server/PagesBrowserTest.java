@@ -87,7 +87,11 @@ class PagesBrowserTest extends InBrowser {
         page.keyboard().press("ArrowRight");
         page.keyboard().press("ArrowRight");
         page.keyboard().press("ArrowRight");
+        Locator why = page.getByRole(AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions().setName("Why"));
+        assertThat(why).containsText("for Technician");
+        assertThat(why).hasAttribute("aria-busy", "false"); // its reason has come, and nothing moves any more
         button("Make a variant for Technician").click();
+        assertThat(why).isHidden(); // else it says what was in the way
         assertThat(heading("looked at, for Technician")).isVisible();
         assertThat(page.getByText("This list follows “looked at”")).isVisible();
         Locator twenty = page.locator("[data-entry]").filter(new Locator.FilterOptions().setHasText("Twenty"));
