@@ -1,4 +1,9 @@
-import { defaultRangeExtractor, useVirtualizer } from '@tanstack/react-virtual';
+import {
+  defaultRangeExtractor,
+  elementScroll,
+  useVirtualizer,
+  type Virtualizer,
+} from '@tanstack/react-virtual';
 import { useEffect, useRef } from 'react';
 import type { Cure, Slip } from '../api/client';
 import { VerdictMark, verdictText } from '../ui/VerdictMark';
@@ -7,6 +12,32 @@ import { SlipRow } from './SlipRow';
 
 const SLIP = 53;
 const HEADING = 30;
+
+/** Which share of the window the entries have at least, until they have been laid out. */
+const AT_LEAST = 0.4;
+
+type Rows = Virtualizer<HTMLDivElement, Element>;
+
+/** Tells of the list's size when the page has been laid out, instead of having it laid out to ask. */
+function measured(rows: Rows, tell: (rect: { width: number; height: number }) => void) {
+  const list = rows.scrollElement;
+  if (!list) return;
+  const sizes = new ResizeObserver(() => tell({ width: list.offsetWidth, height: list.offsetHeight }));
+  sizes.observe(list);
+  return () => sizes.disconnect();
+}
+
+/** Scrolls, but not a new list to its top, where it is: that would have the page laid out before it is drawn. */
+const scrolled: typeof elementScroll = (offset, options, rows) => {
+  if (offset !== 0 || rows.scrollOffset) elementScroll(offset, options, rows);
+};
+
+/** Whether a row is in sight as a whole, below the heading that stays. */
+function inSight({ measurementsCache, scrollOffset, scrollRect }: Rows, index: number): boolean {
+  const row = measurementsCache[index];
+  const top = scrollOffset ?? 0;
+  return row !== undefined && row.start >= top + HEADING && row.end <= top + (scrollRect?.height ?? 0);
+}
 
 interface Props {
   rows: Row[];
@@ -30,6 +61,9 @@ export function SlipList({ rows, selected, onSelect, cureOf, onCure }: Props) {
     getItemKey: (index) => rows[index]?.key ?? index,
     overscan: 8,
     scrollPaddingStart: HEADING,
+    initialRect: { width: 0, height: window.innerHeight * AT_LEAST },
+    observeElementRect: measured,
+    scrollToFn: scrolled,
     rangeExtractor: (range) => {
       active.current = sticky(range.startIndex);
       const shown = defaultRangeExtractor(range);
@@ -40,7 +74,7 @@ export function SlipList({ rows, selected, onSelect, cureOf, onCure }: Props) {
   });
   const at = rows.findIndex((row) => row.kind === 'slip' && row.slip.id === selected);
   useEffect(() => {
-    if (at >= 0) virtual.scrollToIndex(at, { align: 'auto' });
+    if (at >= 0 && !inSight(virtual, at)) virtual.scrollToIndex(at, { align: 'auto' });
     // Only a new selection scrolls; rows that change under it do not.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [selected]);

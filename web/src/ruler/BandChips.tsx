@@ -89,11 +89,13 @@ const Strip = memo(function Strip({ band, slips }: { band: Band; slips: Slip[] }
   );
 });
 
-/** A chip that has become the current one is brought into sight, sideways only. */
+/** A chip that has become the current one is brought into sight, sideways only, when the page is laid out anyway. */
 function intoSight(chip: HTMLElement | null) {
-  const row = chip?.parentElement;
-  if (!chip || !row) return;
-  if (chip.offsetLeft < row.scrollLeft) row.scrollLeft = chip.offsetLeft;
-  const right = chip.offsetLeft + chip.offsetWidth - row.clientWidth;
-  if (right > row.scrollLeft) row.scrollLeft = right;
+  requestAnimationFrame(() => {
+    const row = chip?.parentElement;
+    if (!chip || !row) return;
+    if (chip.offsetLeft < row.scrollLeft) row.scrollLeft = chip.offsetLeft;
+    const right = chip.offsetLeft + chip.offsetWidth - row.clientWidth;
+    if (right > row.scrollLeft) row.scrollLeft = right;
+  });
 }

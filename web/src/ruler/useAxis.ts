@@ -2,10 +2,18 @@ import { scaleLinear } from 'd3-scale';
 import { type PointerEvent, useEffect, useMemo, useRef, useState } from 'react';
 import { panned, type View, zoomed } from './view';
 
+/** How wide an axis was at last: the next is drawn once, and not again when its box has been measured. */
+let lately: number | undefined;
+
+/** What stands beside the axis of a page over its whole width, pixels. */
+const BESIDE = 76;
+
+const usual = () => lately ?? document.documentElement.clientWidth - BESIDE;
+
 /** A frequency axis that zooms with the wheel and moves when it is dragged. */
 export function useAxis(view: View, onView: (view: View) => void) {
   const box = useRef<HTMLDivElement>(null);
-  const [width, setWidth] = useState(900);
+  const [width, setWidth] = useState(usual);
   const drag = useRef<{ x: number; view: View } | null>(null);
   const dragged = useRef(false);
   const scale = useMemo(() => scaleLinear([view.low, view.high], [0, width]), [view.low, view.high, width]);
@@ -13,7 +21,9 @@ export function useAxis(view: View, onView: (view: View) => void) {
   useEffect(() => {
     const element = box.current;
     if (!element) return;
-    const sizes = new ResizeObserver(([entry]) => entry && setWidth(entry.contentRect.width));
+    const sizes = new ResizeObserver(([entry]) => {
+      if (entry) setWidth((lately = entry.contentRect.width));
+    });
     sizes.observe(element);
     return () => sizes.disconnect();
   }, []);
