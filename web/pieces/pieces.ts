@@ -27,9 +27,11 @@ import * as displays from '../src/tools/displays';
 import * as reasons from '../src/matrix/reasonText';
 import * as models from '../src/radios/modelBody';
 import * as radios from '../src/radios/state';
+import * as knots from '../src/reach/knots';
 import * as licences from '../src/roster/time';
 import * as roster from '../src/roster/drafts';
 import * as labels from '../src/ruler/labels';
+import * as sheetTable from '../src/rulebooks/found';
 import * as steps from '../src/ruler/steps';
 import { useAxis } from '../src/ruler/useAxis';
 import * as view from '../src/ruler/view';
@@ -38,6 +40,7 @@ import * as clusters from '../src/site/clusters';
 import * as station from '../src/stations/draft';
 import * as spectrum from '../src/spectrum/axis';
 import * as megahertz from '../src/ui/Megahertz';
+import * as paper from '../src/ui/paper';
 import * as dates from '../src/ui/dates';
 import * as overrun from '../src/ui/overrun';
 
@@ -65,6 +68,9 @@ const pieces: Record<string, Record<string, unknown>> = {
   licences: { ...licences },
   labels: { standing: (wanted: labels.Wanted[], room: number) => [...labels.standing(wanted, room)] },
   lists: { ...lists },
+  knots: { ...knots },
+  paper: { ...paper },
+  sheetTable: { ...sheetTable },
   spectrum: { ...spectrum },
   steps: { ...steps },
   matrix: { ...matrix },

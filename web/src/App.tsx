@@ -34,6 +34,7 @@ const PeoplePage = page(() => import('./people/PeoplePage'), 'PeoplePage');
 const PlanPage = page(() => import('./plans/PlanPage'), 'PlanPage');
 const ByHandPage = page(() => import('./radios/ByHandPage'), 'ByHandPage');
 const RadiosPage = page(() => import('./radios/RadiosPage'), 'RadiosPage');
+const ReachPage = page(() => import('./reach/ReachPage'), 'ReachPage');
 const GatePage = page(() => import('./releases/GatePage'), 'GatePage');
 const ReleasePage = page(() => import('./releases/ReleasePage'), 'ReleasePage');
 const ReleasesPage = page(() => import('./releases/ReleasesPage'), 'ReleasesPage');
@@ -50,6 +51,7 @@ const ELEMENTS: Readonly<Record<string, ReactElement>> = {
   '/lists/{list}': <DeskPage />,
   '/lists/{list}/who': <MatrixPage />,
   '/lists/{list}/fit': <FitPage />,
+  '/lists/{list}/reach': <ReachPage />,
   '/lists/{list}/site': <SitePage />,
   '/lists/{list}/abroad': <AbroadPage />,
   '/lists/{list}/keypad': <PaperPage />,

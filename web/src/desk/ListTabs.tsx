@@ -12,6 +12,7 @@ export function ListTabs({ list }: { list: number }) {
     [`/lists/${list}`, 'Desk'],
     [`/lists/${list}/who`, 'Who may key'],
     [`/lists/${list}/fit`, 'Fit'],
+    [`/lists/${list}/reach`, 'Reach'],
     [`/lists/${list}/site`, 'On site'],
     [`/lists/${list}/abroad`, 'Abroad'],
     [`/lists/${list}/place`, 'Place and rules'],

@@ -3,22 +3,9 @@ import type { Schemas } from '../api/client';
 import { INPUT } from '../ui/Field';
 import { megahertz } from '../ui/Megahertz';
 import { SideScroll } from '../ui/SideScroll';
+import { isFound, where } from './found';
 
 type Sheet = Schemas['BandSheet'];
-
-/** Where a row is: one frequency, or from one to another. */
-function where(low: number, high: number): string {
-  return low === high ? megahertz(low) : `${megahertz(low)}–${megahertz(high)}`;
-}
-
-/** What is looked for is a word, or a frequency that a row holds. */
-export function isFound(search: string, low: number, high: number, words: string): boolean {
-  const text = search.trim().toLowerCase();
-  if (text === '') return true;
-  const hertz = Math.round(Number(text.replace(',', '.')) * 1e6);
-  if (Number.isFinite(hertz) && hertz > 0 && low <= hertz && hertz <= high) return true;
-  return `${where(low, high)} ${words}`.toLowerCase().includes(text);
-}
 
 const HEAD = 'text-second text-soft py-1 pr-4 text-left font-normal align-bottom';
 const CELL = 'border-line border-t py-1 pr-4 align-top';

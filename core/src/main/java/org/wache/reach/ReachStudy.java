@@ -127,7 +127,13 @@ public final class ReachStudy {
                 }
             }
         }
-        return new Reach(links, missing, alone(linked));
+        return new Reach(
+                links,
+                missing,
+                alone(linked),
+                IntStream.range(0, people.size())
+                        .mapToObj(one -> new Reach.Means(talks.get(one), hears.get(one)))
+                        .toList());
     }
 
     private List<String> alone(boolean[][] linked) {
@@ -295,6 +301,6 @@ public final class ReachStudy {
                 }
             }
         }
-        return new Reach(links, List.of(), List.of());
+        return new Reach(links, List.of(), List.of(), List.of());
     }
 }

@@ -137,6 +137,7 @@ class EveryEndpointTest {
             Map.entry("/translation", "?of=100"),
             Map.entry("/merge", "?other={list}"),
             Map.entry("/at", "?mhz=146.52"),
+            Map.entry("/reach/gap", "?from=0&to=1"),
             Map.entry("GET /api/rulebook/sheet", "?band=20%20m"),
             Map.entry("GET /api/rulebook/sheet.svg", "?band=20%20m"),
             Map.entry("GET /api/rulebook/sheet.pdf", "?band=20%20m"),

@@ -76,6 +76,7 @@ class FingersBrowserTest extends InBrowser {
                 "/lists/1",
                 "/lists/1/who",
                 "/lists/1/fit",
+                "/lists/1/reach",
                 "/lists/1/site",
                 "/lists/1/abroad",
                 "/lists/1/place",

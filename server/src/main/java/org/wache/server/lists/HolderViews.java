@@ -1,12 +1,16 @@
 package org.wache.server.lists;
 
 import java.util.Optional;
+import org.wache.audit.finding.Wording;
 import org.wache.licence.AuthorisationLine;
+import org.wache.licence.Holder;
 import org.wache.licence.Licence;
 import org.wache.place.Area;
 import org.wache.place.Box;
 import org.wache.place.Circle;
 import org.wache.place.Region;
+import org.wache.rulebook.Edition;
+import org.wache.rulebook.Service;
 import org.wache.server.papers.CarriedLicence;
 import org.wache.server.papers.LicenceLine;
 import org.wache.server.papers.PlaceArea;
@@ -64,5 +68,21 @@ public final class HolderViews {
                     Optional.empty());
         }
         return new PlaceArea(none, none, none, none, none, none, none, Optional.of(((Region) area).code()));
+    }
+
+    /** What somebody is licensed for, in a few words. */
+    public static String holds(Edition edition, Holder holder) {
+        return holder.licences().isEmpty()
+                ? "no licence"
+                : Wording.list(holder.licences().stream()
+                        .map(licence -> word(edition, licence))
+                        .distinct()
+                        .toList());
+    }
+
+    private static String word(Edition edition, Licence licence) {
+        return licence.licenceClass().map(Wording::capital).orElseGet(() -> edition.service(licence.service())
+                .map(Service::inText)
+                .orElse(licence.service()));
     }
 }

@@ -13,7 +13,6 @@ import org.wache.audit.context.AuditContext;
 import org.wache.audit.finding.Wording;
 import org.wache.exchange.HolderShorthand;
 import org.wache.licence.Holder;
-import org.wache.licence.Licence;
 import org.wache.rulebook.Edition;
 import org.wache.rulebook.LicenceKind;
 import org.wache.rulebook.Service;
@@ -49,7 +48,7 @@ final class MatrixColumns {
         for (int i = 0; i < roster.size(); i++) {
             columns.add(new Column(
                     roster.get(i).name(),
-                    holds(context.edition(), context.holders().get(i)),
+                    HolderViews.holds(context.edition(), context.holders().get(i)),
                     carriers.contains(roster.get(i).party()),
                     new int[] {i},
                     new Views.CarrierChoice(List.of(), List.of(roster.get(i).party()), List.of())));
@@ -131,21 +130,6 @@ final class MatrixColumns {
     /** Who may key is a question of law; what fits which radio is told elsewhere. */
     private static AuditContext lawOnly(Audits audits, Source source) {
         return audits.context(source, audits.today()).forRadios(List.of());
-    }
-
-    private static String holds(Edition edition, Holder holder) {
-        return holder.licences().isEmpty()
-                ? "no licence"
-                : Wording.list(holder.licences().stream()
-                        .map(licence -> word(edition, licence))
-                        .distinct()
-                        .toList());
-    }
-
-    private static String word(Edition edition, Licence licence) {
-        return licence.licenceClass().map(Wording::capital).orElseGet(() -> edition.service(licence.service())
-                .map(Service::inText)
-                .orElse(licence.service()));
     }
 
     int size() {

@@ -1,0 +1,92 @@
+package org.wache.pieces;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import tools.jackson.databind.JsonNode;
+
+/** The picture of who reaches whom: which knots there are, how they are bound, and what of the entries is odd; and what is found on a band sheet. */
+class ReachPiecesTest extends InPieces {
+
+    private static final String PEOPLE =
+            """
+            [{"party":1,"name":"Ada","teams":["Net"]},{"party":2,"name":"Bo","teams":["Levee","Boats"]},
+             {"party":3,"name":"Cy","teams":["Levee"]},{"party":4,"name":"Di","teams":[]}]""";
+
+    @Test
+    void teamsAreKnotsAndWhoIsInTwoIsInBoth() {
+        JsonNode knots = ask("knots.teamsOf", PEOPLE);
+        assertThat(knots.valueStream()
+                        .map(each -> each.path("name").asString() + " "
+                                + each.path("people").toString())
+                        .collect(Collectors.joining("; ")))
+                .isEqualTo("Boats [1]; Levee [1,2]; Net [0]; In no team [3]");
+    }
+
+    private JsonNode way(String from, String to, String links) {
+        return ask(
+                "knots.way",
+                "{\"key\":\"a\",\"name\":\"A\",\"people\":" + from + "}",
+                "{\"key\":\"b\",\"name\":\"B\",\"people\":" + to + "}",
+                links);
+    }
+
+    @Test
+    void awayCountsPairsAndTheEntriesThatAnyOfThemUses() {
+        JsonNode way = way("[0,1]", "[1,2]", "{\"0 2\":[4,1],\"1 2\":[1]}");
+        assertThat(way.path("of").asInt()).as("nobody reaches themselves").isEqualTo(3);
+        assertThat(way.path("pairs").asInt()).isEqualTo(2);
+        assertThat(way.path("entries").toString()).isEqualTo("[1,4]");
+    }
+
+    @ParameterizedTest
+    @CsvSource({"2, 2, 2, all", "2, 1, 2, some", "1, 0, 2, one-way", "0, 2, 2, one-way", "0, 0, 2, none", "0, 0, 0, all"})
+    void bandsAreToldApart(int there, int back, int of, String kind) {
+        String way = "{\"pairs\":%d,\"of\":%d,\"entries\":[]}";
+        assertThat(ask(
+                                "knots.kindOf",
+                                "{\"there\":" + way.formatted(there, of) + ",\"back\":" + way.formatted(back, of) + "}")
+                        .asString())
+                .isEqualTo(kind);
+    }
+
+    @Test
+    void entriesThatOneAloneMayKeyOrNobodyHearsAreOdd() {
+        JsonNode odd = ask(
+                "knots.odd",
+                "{\"people\":" + PEOPLE
+                        + ",\"entries\":[{\"id\":1,\"talk\":[0,1],\"hear\":[0,1,2]},{\"id\":2,\"talk\":[0],\"hear\":[0,1]},"
+                        + "{\"id\":3,\"talk\":[0],\"hear\":[0]},{\"id\":4,\"talk\":[],\"hear\":[0]}]}");
+        assertThat(odd.valueStream()
+                        .map(each -> each.path("entry").path("id").asInt() + " "
+                                + each.path("words").asString())
+                        .toList())
+                .containsExactly("2 only Ada may talk on it", "3 nobody else hears it");
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "146.52, 146400000, 146580000, FM direct, true",
+        "'146,52', 146400000, 146580000, FM direct, true",
+        "147, 146400000, 146580000, FM direct, false",
+        "repeater, 146610000, 146970000, repeater outputs, true",
+        "146.61, 146610000, 146970000, repeater outputs, true",
+        "'', 1, 2, anything, true",
+        "satellite, 146400000, 146580000, FM direct, false"
+    })
+    void rowsOfABandAreFoundByWordOrFrequency(String search, long low, long high, String words, boolean found) {
+        assertThat(ask("sheetTable.isFound", "\"" + search + "\"", "" + low, "" + high, "\"" + words + "\"")
+                        .asBoolean())
+                .isEqualTo(found);
+    }
+
+    /** Unicode CLDR, paper sizes by region; from memory. */
+    @ParameterizedTest
+    @CsvSource({"en-US, letter", "es-MX, letter", "de-DE, a4", "en-GB, a4", "en, letter", "zh-Hant-TW, a4"})
+    void thePaperIsThatOfTheRegion(String language, String paper) {
+        assertThat(ask("paper.usualPaper", "[\"" + language + "\"]").asString()).isEqualTo(paper);
+    }
+}

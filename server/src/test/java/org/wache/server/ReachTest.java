@@ -1,0 +1,133 @@
+package org.wache.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+
+/** Who reaches whom: what the page shows is what may be keyed and heard, and what is missing says why. */
+@ExtendWith(RunningServer.class)
+class ReachTest {
+
+    private final RunningServer server;
+    private Browserless who;
+
+    ReachTest(RunningServer server) {
+        this.server = server;
+    }
+
+    @BeforeEach
+    void signIn() {
+        who = Browserless.signedIn(server.address(), "coordinator");
+    }
+
+    private long person(String name, String licence) {
+        return Browserless.json(who.post(
+                        "/api/groups/" + who.group() + "/parties",
+                        "{\"kind\":\"person\",\"name\":\"" + name + "\",\"note\":\"\",\"teams\":[],\"licences\":["
+                                + licence + "]}"))
+                .path("party")
+                .path("id")
+                .asLong();
+    }
+
+    private long list(String name, String csv, List<Long> carriers) {
+        long list = who.take(name, csv);
+        String before = Browserless.json(who.get("/api/lists/" + list)).path("choice").toString();
+        var set = who.put(
+                "/api/lists/" + list + "/carriers",
+                "{\"before\":" + before + ",\"after\":{\"carriers\":[],\"parties\":" + carriers + ",\"teams\":[]}}");
+        assertThat(set.statusCode()).as(set.body()).isLessThan(300);
+        return list;
+    }
+
+    private static String gmrs() {
+        return RosterTest.licence("gmrs", null, "WZZA990", "2031-01-01");
+    }
+
+    private static String amateur() {
+        return RosterTest.licence("amateur", "technician", "KE9QRX", "2031-01-01");
+    }
+
+    /** 47 CFR 95.1705 and 97.301(e): who holds one licence alone keys the channels of that service; both hear all that is in the list. */
+    @Test
+    void oneHearsAndMayNotAnswerAndTheLeastIsALicence() {
+        long levee = person("Reach Levee", gmrs());
+        long net = person("Reach Net", amateur());
+        long list = list(
+                "Reach one way",
+                "number,name,rx_mhz,tx_mhz,mode,power_w\n1,FIELD,462.5750,462.5750,FM,5\n",
+                List.of(levee, net));
+        JsonNode reach = Browserless.json(who.get("/api/lists/" + list + "/reach"));
+        List<String> names = new ArrayList<>();
+        reach.path("people").forEach(each -> names.add(each.path("name").asString()));
+        int from = names.indexOf("Reach Levee");
+        int to = names.indexOf("Reach Net");
+        assertThat(reach.path("links")).hasSize(1);
+        assertThat(reach.path("links").path(0).path("from").asInt()).isEqualTo(from);
+        assertThat(reach.path("links").path(0).path("to").asInt()).isEqualTo(to);
+        assertThat(reach.path("entries").path(0).path("talk").toString()).isEqualTo("[" + from + "]");
+        assertThat(reach.path("entries").path(0).path("hear")).hasSize(2);
+        JsonNode gap =
+                Browserless.json(who.get("/api/lists/" + list + "/reach/gap?from=" + to + "&to=" + from));
+        assertThat(gap.path("reasons").path(0).asString()).contains("FIELD", "Reach Net", "GMRS");
+        assertThat(gap.path("least").toString()).contains("GMRS").contains("for Reach Net");
+        assertThat(who.get("/api/lists/" + list + "/reach/gap?from=" + from + "&to=" + to)
+                        .statusCode())
+                .as("nothing is missing this way")
+                .isEqualTo(404);
+        // after the licence has ended nobody keys anything, and both are alone
+        JsonNode later = Browserless.json(who.get("/api/lists/" + list + "/reach?on=2032-01-01"));
+        assertThat(later.path("links")).isEmpty();
+        assertThat(later.path("alone")).hasSize(2);
+    }
+
+    /** Whoever is added, gets a licence or is taken off the list is in the picture at once. */
+    @Test
+    void theWholeRosterCanBeLookedAtAndChangesShowAtOnce() {
+        long one = person("Reach Alpha", amateur());
+        long list = list(
+                "Reach changes",
+                "number,name,rx_mhz,tx_mhz,mode,power_w\n1,TAC,146.5500,146.5500,FM,5\n",
+                List.of(one));
+        assertThat(Browserless.json(who.get("/api/lists/" + list + "/reach")).path("people"))
+                .hasSize(1);
+        JsonNode all = Browserless.json(who.get("/api/lists/" + list + "/reach?everyone=true"));
+        assertThat(all.path("people").size()).isGreaterThan(5);
+        long other = person("Reach Beta", amateur());
+        assertThat(Browserless.json(who.get("/api/lists/" + list + "/reach?everyone=true"))
+                        .path("people")
+                        .size())
+                .isEqualTo(all.path("people").size() + 1);
+        String before = Browserless.json(who.get("/api/lists/" + list)).path("choice").toString();
+        who.put(
+                "/api/lists/" + list + "/carriers",
+                "{\"before\":" + before + ",\"after\":{\"carriers\":[],\"parties\":[" + one + "," + other
+                        + "],\"teams\":[]}}");
+        assertThat(Browserless.json(who.get("/api/lists/" + list + "/reach")).path("links"))
+                .hasSize(2);
+    }
+
+    @Test
+    void nobodyCarriesItIsNoFault() {
+        long list = who.take("Reach nobody", "number,name,rx_mhz,tx_mhz,mode\n1,A,146.52,146.52,FM\n");
+        JsonNode reach = Browserless.json(who.get("/api/lists/" + list + "/reach"));
+        assertThat(reach.path("people")).isEmpty();
+        assertThat(reach.path("entries")).hasSize(1);
+        assertThat(Map.of(
+                        "outside",
+                        Browserless.signedIn(server.address(), "neighbour")
+                                .get("/api/lists/" + list + "/reach")
+                                .statusCode(),
+                        "a member",
+                        Browserless.signedIn(server.address(), "member")
+                                .get("/api/lists/" + list + "/reach")
+                                .statusCode()))
+                .isEqualTo(Map.of("outside", 404, "a member", 403));
+    }
+}

@@ -1,0 +1,224 @@
+import { keepPreviousData } from '@tanstack/react-query';
+import { useMemo, useState } from 'react';
+import { Link, useParams, useSearchParams } from 'react-router';
+import { Server } from '../api/client';
+import { ListHeader } from '../desk/ListHeader';
+import { Chip } from '../ui/Chip';
+import { day } from '../ui/dates';
+import { INPUT } from '../ui/Field';
+import { Notice } from '../ui/Notice';
+import { OneWay } from './GapPanel';
+import { bands, type Knot, linked, type Links, MANY, odd, peopleOf, type Reach, teamsOf, way } from './knots';
+import { ReachGrid } from './ReachGrid';
+import { keyOf, ReachPicture } from './ReachPicture';
+
+const FEW = 6;
+
+/** Who can talk to whom with a list: drawn, as a table, and pair by pair with what is missing. */
+export function ReachPage() {
+  const list = Number(useParams().list);
+  const [params, setParams] = useSearchParams();
+  const everyone = params.get('everyone') === '1';
+  const on = params.get('on') ?? undefined;
+  const seen = Server.useQuery(
+    'get',
+    '/api/lists/{list}/reach',
+    { params: { path: { list }, query: { everyone, on } } },
+    { placeholderData: keepPreviousData },
+  );
+  const [by, setBy] = useState<'team' | 'person'>();
+  const [pair, setPair] = useState<[string, string]>();
+  const reach = seen.data;
+  const shown = by ?? (reach && reach.people.length > MANY ? 'team' : 'person');
+  const knots = useMemo(
+    () => (reach ? (shown === 'team' ? teamsOf(reach.people) : peopleOf(reach.people)) : []),
+    [reach, shown],
+  );
+  const links = useMemo(() => (reach ? linked(reach) : {}), [reach]);
+  const all = useMemo(() => bands(knots, links), [knots, links]);
+  const set = (key: string, value: string | undefined) =>
+    setParams(
+      (before) => {
+        const next = new URLSearchParams(before);
+        if (value) next.set(key, value);
+        else next.delete(key);
+        return next;
+      },
+      { replace: true },
+    );
+  const alone = new Set(
+    reach
+      ? knots
+          .filter((knot) => knot.people.every((place) => reach.alone.includes(place)))
+          .map((knot) => knot.key)
+      : [],
+  );
+  const chosen = pair && [
+    knots.find((knot) => knot.key === pair[0]),
+    knots.find((knot) => knot.key === pair[1]),
+  ];
+  const worth = reach ? odd(reach) : [];
+  return (
+    <div className="flex min-h-full flex-col">
+      <title>{`Reach · ${reach?.name ?? ''} · Wache`}</title>
+      <ListHeader list={list} name={reach?.name} />
+      <main className="mx-auto flex w-full max-w-7xl grow flex-col gap-4 px-5 pt-4 pb-8 lg:flex-row">
+        <h1 className="sr-only">Who reaches whom</h1>
+        {seen.error && <Notice message={seen.error.message} />}
+        {reach && (
+          <>
+            <div className="flex min-w-0 grow flex-col gap-4">
+              <div className="flex flex-wrap items-center gap-x-3 gap-y-2">
+                <div role="group" aria-label="Drawn by" className="flex gap-1.5">
+                  <Chip on={shown === 'team'} label="Teams" onPress={() => setBy('team')} />
+                  <Chip on={shown === 'person'} label="People" onPress={() => setBy('person')} />
+                </div>
+                <label className="flex items-center gap-2">
+                  <input
+                    type="checkbox"
+                    className="size-5"
+                    checked={everyone}
+                    onChange={(event) => set('everyone', event.target.checked ? '1' : undefined)}
+                  />
+                  Everybody of the roster
+                </label>
+                <label className="flex items-center gap-2">
+                  On
+                  <input
+                    type="date"
+                    className={INPUT}
+                    value={reach.on}
+                    onChange={(event) => set('on', event.target.value)}
+                  />
+                </label>
+              </div>
+              {reach.people.length === 0 ? (
+                <p className="border-line bg-sheet rounded border px-4 py-3">
+                  Nobody carries this list yet. Choose who does{' '}
+                  <Link className="text-accent underline" to={`/lists/${list}`}>
+                    on the Desk
+                  </Link>
+                  , or look at everybody of the roster.
+                </p>
+              ) : (
+                <>
+                  <Verdict reach={reach} />
+                  <ReachPicture
+                    knots={knots}
+                    bands={all}
+                    alone={alone}
+                    chosen={
+                      pair &&
+                      [pair.join('|'), [...pair].reverse().join('|')].find((key) =>
+                        all.some((band) => keyOf(band) === key),
+                      )
+                    }
+                    onChoose={(band) => setPair([band.a.key, band.b.key])}
+                  />
+                  <ReachGrid
+                    knots={knots}
+                    links={links}
+                    chosen={pair}
+                    onChoose={(from, to) => setPair([from.key, to.key])}
+                  />
+                </>
+              )}
+            </div>
+            <aside aria-label="Between two" className="flex w-full shrink-0 flex-col gap-4 lg:w-[380px]">
+              {chosen?.[0] && chosen[1] ? (
+                <Between reach={reach} a={chosen[0]} b={chosen[1]} links={links} />
+              ) : (
+                <p className="text-soft">
+                  Choose a band of the picture, or a field of the table: what leads from one to the other, or
+                  what is missing, stands here.
+                </p>
+              )}
+              {worth.length > 0 && (
+                <section aria-label="Worth a look">
+                  <h2 className="text-second text-soft pb-1">Worth a look</h2>
+                  <ul className="border-line bg-sheet divide-line divide-y rounded border">
+                    {worth.slice(0, FEW).map(({ entry, words }) => (
+                      <li key={entry.id} className="px-3 py-1.5">
+                        <Link
+                          to={`/lists/${list}?entry=${entry.id}`}
+                          className="text-accent inline-block min-h-6 font-semibold underline-offset-2 hover:underline"
+                        >
+                          {entry.name || entry.number}
+                        </Link>{' '}
+                        {words}
+                      </li>
+                    ))}
+                    {worth.length > FEW && (
+                      <li className="text-soft px-3 py-1.5">and {worth.length - FEW} more</li>
+                    )}
+                  </ul>
+                </section>
+              )}
+            </aside>
+          </>
+        )}
+      </main>
+    </div>
+  );
+}
+
+/** The whole in a line. */
+function Verdict({ reach }: { reach: Reach }) {
+  const people = reach.people.length;
+  const ways = people * (people - 1);
+  const gaps = ways - reach.links.length;
+  const lonely = reach.alone.map((place) => reach.people[place]!.name);
+  return (
+    <p
+      role="status"
+      className={`text-title font-semibold ${lonely.length > 0 ? 'text-hold' : gaps > 0 ? 'text-query' : 'text-clear'}`}
+    >
+      {lonely.length > 0
+        ? `${lonely.slice(0, 3).join(', ')}${lonely.length > 3 ? ` and ${lonely.length - 3} more` : ''} ${lonely.length === 1 ? 'is' : 'are'} alone`
+        : gaps > 0
+          ? 'Nobody is alone, but not everybody reaches everybody'
+          : 'Everybody reaches everybody'}
+      <span className="text-soft text-body font-normal">
+        {' '}
+        {people} {people === 1 ? 'person' : 'people'}, {reach.links.length} of {ways} ways lead through, on{' '}
+        {day(reach.on)}
+      </span>
+    </p>
+  );
+}
+
+function Between({ reach, a, b, links }: { reach: Reach; a: Knot; b: Knot; links: Links }) {
+  const pairs = a.people.flatMap((one) =>
+    b.people.flatMap((other): [number, number][] =>
+      one === other
+        ? []
+        : [
+            [one, other],
+            [other, one],
+          ],
+    ),
+  );
+  const gaps = pairs.filter(([from, to]) => !(`${from} ${to}` in links));
+  const there = way(a, b, links);
+  const back = way(b, a, links);
+  const told = gaps.length > 0 ? gaps : pairs;
+  return (
+    <section aria-label={`${a.name} and ${b.name}`}>
+      <h2 className="text-title font-semibold">
+        {a.name} and {b.name}
+      </h2>
+      {pairs.length > 2 && (
+        <p className="text-soft pb-1">
+          {there.pairs} of {there.of} there, {back.pairs} of {back.of} back.{' '}
+          {gaps.length > 0 ? 'What is missing:' : 'Some of it:'}
+        </p>
+      )}
+      {told.slice(0, FEW).map(([from, to]) => (
+        <OneWay key={`${from} ${to}`} reach={reach} from={from} to={to} links={links} />
+      ))}
+      {told.length > FEW && (
+        <p className="text-soft pt-1">and {told.length - FEW} more; choose people to see each</p>
+      )}
+    </section>
+  );
+}
