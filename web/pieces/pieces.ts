@@ -68,7 +68,10 @@ const pieces: Record<string, Record<string, unknown>> = {
   licences: { ...licences },
   labels: { standing: (wanted: labels.Wanted[], room: number) => [...labels.standing(wanted, room)] },
   lists: { ...lists },
-  knots: { ...knots },
+  knots: {
+    ...knots,
+    standings: (of: knots.Knot[], links: knots.Links) => [...knots.standings(of, links)],
+  },
   paper: { ...paper },
   sheetTable: { ...sheetTable },
   spectrum: { ...spectrum },

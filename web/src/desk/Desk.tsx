@@ -14,6 +14,7 @@ import { BandChips } from '../ruler/BandChips';
 import { Ruler } from '../ruler/Ruler';
 import { next } from '../ruler/steps';
 import { around, bandAt, channelView, holds, home, panned, type View, viewOf, zoomed } from '../ruler/view';
+import { ReachNote } from '../reach/ReachNote';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
 import { useStable } from '../ui/useStable';
@@ -516,6 +517,7 @@ export function Desk({ desk, ruler, holder, work }: Props) {
                 : 'Choose an entry: what the audit says of it stands here.'}
             </p>
           )}
+          <ReachNote desk={desk} />
           <Assumed desk={desk} />
         </aside>
       </div>

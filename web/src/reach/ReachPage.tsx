@@ -8,7 +8,20 @@ import { day } from '../ui/dates';
 import { INPUT } from '../ui/Field';
 import { Notice } from '../ui/Notice';
 import { OneWay } from './GapPanel';
-import { bands, type Knot, linked, type Links, MANY, odd, peopleOf, type Reach, teamsOf, way } from './knots';
+import {
+  bands,
+  type Knot,
+  linked,
+  type Links,
+  MANY,
+  peopleOf,
+  type Reach,
+  type Standing,
+  standings,
+  teamsOf,
+  way,
+} from './knots';
+import { some } from '../ui/people';
 import { ReachGrid } from './ReachGrid';
 import { keyOf, ReachPicture } from './ReachPicture';
 
@@ -46,18 +59,13 @@ export function ReachPage() {
       },
       { replace: true },
     );
-  const alone = new Set(
-    reach
-      ? knots
-          .filter((knot) => knot.people.every((place) => reach.alone.includes(place)))
-          .map((knot) => knot.key)
-      : [],
-  );
+  const stands = useMemo(() => standings(knots, links), [knots, links]);
   const chosen = pair && [
     knots.find((knot) => knot.key === pair[0]),
     knots.find((knot) => knot.key === pair[1]),
   ];
-  const worth = reach ? odd(reach) : [];
+  const concerns = Server.useQuery('get', '/api/lists/{list}/reach/concerns', { params: { path: { list } } });
+  const worth = concerns.data ?? [];
   return (
     <div className="flex min-h-full flex-col">
       <title>{`Reach · ${reach?.name ?? ''} · Wache`}</title>
@@ -102,11 +110,11 @@ export function ReachPage() {
                 </p>
               ) : (
                 <>
-                  <Verdict reach={reach} />
+                  <Verdict reach={reach} links={links} />
                   <ReachPicture
                     knots={knots}
                     bands={all}
-                    alone={alone}
+                    stands={stands}
                     chosen={
                       pair &&
                       [pair.join('|'), [...pair].reverse().join('|')].find((key) =>
@@ -134,23 +142,35 @@ export function ReachPage() {
                 </p>
               )}
               {worth.length > 0 && (
-                <section aria-label="Worth a look">
-                  <h2 className="text-second text-soft pb-1">Worth a look</h2>
+                <section aria-label="To be answered before it goes out">
+                  <h2 className="text-second text-soft pb-1">To be answered before it goes out</h2>
                   <ul className="border-line bg-sheet divide-line divide-y rounded border">
-                    {worth.slice(0, FEW).map(({ entry, words }) => (
-                      <li key={entry.id} className="px-3 py-1.5">
-                        <Link
-                          to={`/lists/${list}?entry=${entry.id}`}
-                          className="text-accent inline-block min-h-6 font-semibold underline-offset-2 hover:underline"
-                        >
-                          {entry.name || entry.number}
-                        </Link>{' '}
-                        {words}
+                    {worth.slice(0, FEW).map((each) => (
+                      <li key={each.subject + each.message} className="px-3 py-1.5">
+                        {each.entry !== null && (
+                          <>
+                            <Link
+                              to={`/lists/${list}?entry=${each.entry}`}
+                              className="text-accent inline-block min-h-6 font-semibold underline-offset-2 hover:underline"
+                            >
+                              {each.subject}
+                            </Link>{' '}
+                          </>
+                        )}
+                        {each.message}
                       </li>
                     ))}
                     {worth.length > FEW && (
                       <li className="text-soft px-3 py-1.5">and {worth.length - FEW} more</li>
                     )}
+                    <li className="px-3 py-1.5">
+                      <Link
+                        to={`/lists/${list}/release`}
+                        className="text-accent underline underline-offset-2"
+                      >
+                        To the gate
+                      </Link>
+                    </li>
                   </ul>
                 </section>
               )}
@@ -163,21 +183,31 @@ export function ReachPage() {
 }
 
 /** The whole in a line. */
-function Verdict({ reach }: { reach: Reach }) {
+function Verdict({ reach, links }: { reach: Reach; links: Links }) {
   const people = reach.people.length;
   const ways = people * (people - 1);
-  const gaps = ways - reach.links.length;
-  const lonely = reach.alone.map((place) => reach.people[place]!.name);
+  const everyone = peopleOf(reach.people);
+  const stands = standings(everyone, links);
+  const who = (standing: Standing) =>
+    everyone.filter((each) => stands.get(each.key) === standing).map((each) => each.name);
+  const [alone, listening] = [who('alone'), who('listens')];
+  const is = (names: string[]) => (names.length === 1 ? 'is' : 'are');
+  const [look, words] =
+    people === 1
+      ? ['text-soft', 'One person: there is nobody to reach']
+      : alone.length > 0
+        ? ['text-hold', `${some(alone)} ${is(alone)} alone`]
+        : reach.links.length < ways
+          ? [
+              'text-query',
+              listening.length > 0
+                ? `${some(listening)} ${listening.length === 1 ? 'hears' : 'hear'} others and cannot answer`
+                : 'Nobody is alone, but not everybody reaches everybody',
+            ]
+          : ['text-clear', 'Everybody reaches everybody'];
   return (
-    <p
-      role="status"
-      className={`text-title font-semibold ${lonely.length > 0 ? 'text-hold' : gaps > 0 ? 'text-query' : 'text-clear'}`}
-    >
-      {lonely.length > 0
-        ? `${lonely.slice(0, 3).join(', ')}${lonely.length > 3 ? ` and ${lonely.length - 3} more` : ''} ${lonely.length === 1 ? 'is' : 'are'} alone`
-        : gaps > 0
-          ? 'Nobody is alone, but not everybody reaches everybody'
-          : 'Everybody reaches everybody'}
+    <p role="status" className={`text-title font-semibold ${look}`}>
+      {words}
       <span className="text-soft text-body font-normal">
         {' '}
         {people} {people === 1 ? 'person' : 'people'}, {reach.links.length} of {ways} ways lead through, on{' '}

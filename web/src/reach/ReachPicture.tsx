@@ -1,8 +1,10 @@
-import { type Band, circle, type Kind, kindOf, type Knot } from './knots';
+import { type Band, circle, type Kind, kindOf, type Knot, type Standing } from './knots';
 
 const WIDTH = 760;
-const HEIGHT = 520;
+const HEIGHT = 400;
 const MARGIN = 64;
+/** For the names at either side. */
+const BESIDE = 190;
 const KNOT = 9;
 const MOST = 9;
 
@@ -15,7 +17,7 @@ const LOOK: Record<Exclude<Kind, 'none'>, string> = {
 interface Props {
   knots: Knot[];
   bands: Band[];
-  alone: ReadonlySet<string>;
+  stands: ReadonlyMap<string, Standing>;
   chosen?: string;
   onChoose: (band: Band) => void;
 }
@@ -23,8 +25,8 @@ interface Props {
 export const keyOf = (band: Band) => `${band.a.key}|${band.b.key}`;
 
 /** Who is bound to whom: knots on a circle, a band between those who reach each other, thicker with every entry, dashed where it leads one way only. */
-export function ReachPicture({ knots, bands, alone, chosen, onChoose }: Props) {
-  const places = circle(knots.length, WIDTH, HEIGHT, MARGIN);
+export function ReachPicture({ knots, bands, stands, chosen, onChoose }: Props) {
+  const places = circle(knots.length, WIDTH, HEIGHT, BESIDE, MARGIN);
   const at = new Map(knots.map((knot, i) => [knot.key, places[i]!]));
   const drawn = bands.flatMap((band) => {
     const kind = kindOf(band);
@@ -64,7 +66,6 @@ export function ReachPicture({ knots, bands, alone, chosen, onChoose }: Props) {
         const on = chosen === keyOf(band);
         return (
           // The table offers the same to the keys.
-          // eslint-disable-next-line jsx-a11y/click-events-have-key-events, jsx-a11y/no-static-element-interactions
           <g key={keyOf(band)} className="cursor-pointer" onClick={() => onChoose(band)}>
             <line x1={from.x} y1={from.y} x2={to.x} y2={to.y} stroke="transparent" strokeWidth="14" />
             <line
@@ -85,11 +86,13 @@ export function ReachPicture({ knots, bands, alone, chosen, onChoose }: Props) {
       {knots.map((knot, i) => {
         const { x, y, angle } = places[i]!;
         const side = Math.cos(angle);
-        const lonely = alone.has(knot.key);
+        const stand = stands.get(knot.key);
         return (
           <g key={knot.key}>
-            {lonely ? (
+            {stand === 'alone' ? (
               <rect x={x - KNOT} y={y - KNOT} width={2 * KNOT} height={2 * KNOT} className="fill-hold" />
+            ) : stand === 'listens' ? (
+              <circle cx={x} cy={y} r={KNOT - 1} className="fill-sheet stroke-query" strokeWidth="3" />
             ) : (
               <circle cx={x} cy={y} r={KNOT} className="fill-accent" />
             )}
@@ -97,13 +100,13 @@ export function ReachPicture({ knots, bands, alone, chosen, onChoose }: Props) {
               x={x + (Math.abs(side) < 0.3 ? 0 : Math.sign(side) * (KNOT + 7))}
               y={y + (Math.abs(side) < 0.3 ? Math.sign(Math.sin(angle)) * (KNOT + 14) : 5)}
               textAnchor={Math.abs(side) < 0.3 ? 'middle' : side > 0 ? 'start' : 'end'}
-              className={`text-[14px] font-semibold ${lonely ? 'fill-hold' : 'fill-ink'}`}
+              className={`text-[14px] font-semibold ${stand === 'alone' ? 'fill-hold' : 'fill-ink'}`}
             >
               {knot.name}
               {knot.people.length > 1 && (
                 <tspan className="fill-soft font-normal"> {knot.people.length}</tspan>
               )}
-              {lonely && <tspan className="font-normal"> alone</tspan>}
+              {stand && <tspan className="font-normal"> {stand}</tspan>}
             </text>
           </g>
         );

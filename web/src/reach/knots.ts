@@ -92,25 +92,29 @@ export function kindOf({ there, back }: Band): Kind {
 }
 
 /** Where knots stand: on a circle, the first at the top. */
-export function circle(count: number, width: number, height: number, margin: number) {
+export function circle(count: number, width: number, height: number, beside: number, above: number) {
   return Array.from({ length: count }, (_, i) => {
     const angle = (2 * Math.PI * i) / Math.max(1, count) - Math.PI / 2;
     return {
-      x: width / 2 + Math.cos(angle) * (width / 2 - margin * 1.6),
-      y: height / 2 + Math.sin(angle) * (height / 2 - margin),
+      x: width / 2 + Math.cos(angle) * (width / 2 - beside),
+      y: height / 2 + Math.sin(angle) * (height / 2 - above),
       angle,
     };
   });
 }
 
-/** What of the entries a coordinator should look at: those that one alone may key, and those that nobody else hears. */
-export function odd(reach: Reach): { entry: Reach['entries'][number]; words: string }[] {
-  return reach.entries.flatMap((entry) => {
-    if (entry.talk.length === 0) return [];
-    const others = entry.hear.filter((place) => entry.talk.length > 1 || place !== entry.talk[0]);
-    if (others.length === 0) return [{ entry, words: 'nobody else hears it' }];
-    if (entry.talk.length === 1)
-      return [{ entry, words: `only ${reach.people[entry.talk[0]!]!.name} may talk on it` }];
-    return [];
-  });
+/** Who reaches nobody: bound to nobody at all, or hearing others without an answer. */
+export type Standing = 'alone' | 'listens';
+
+/** Of those who reach nobody, and of knots none of whom does. */
+export function standings(knots: readonly Knot[], links: Links): Map<string, Standing> {
+  const ends = Object.keys(links).map((key) => key.split(' ').map(Number) as [number, number]);
+  const [talk, hear] = [new Set(ends.map(([from]) => from)), new Set(ends.map(([, to]) => to))];
+  return new Map(
+    knots.flatMap(({ key, people }): [string, Standing][] =>
+      people.some((one) => talk.has(one))
+        ? []
+        : [[key, people.some((one) => hear.has(one)) ? 'listens' : 'alone']],
+    ),
+  );
 }

@@ -18,6 +18,7 @@ import { OutList } from './OutList';
 import { Signature } from './Signature';
 import { Since } from './Since';
 import { PartList } from './PartList';
+import { ReachStation } from './ReachStation';
 import { VerdictMark } from '../ui/VerdictMark';
 import { Station } from './Station';
 
@@ -74,6 +75,7 @@ export function GatePage() {
             <ol className="flex flex-col">
               <Holds gate={gate.data} next={next === 'holds'} />
               <Queries gate={gate.data} next={next === 'queries'} />
+              <ReachStation gate={gate.data} next={next === 'reach'} />
               <Radios gate={gate.data} next={next === 'radios'} />
               <Read gate={gate.data} />
               <Signature gate={gate.data} next={next === 'signature'} />
@@ -96,10 +98,11 @@ function summary(gate: Gate): string {
 }
 
 /** The first station that is not passed. */
-function firstOpen(gate: Gate): 'holds' | 'queries' | 'radios' | 'signature' | 'out' {
+function firstOpen(gate: Gate): 'holds' | 'queries' | 'reach' | 'radios' | 'signature' | 'out' {
   const open = (kind: string) => of(gate, kind).some((each) => each.waiver === null);
   if (open('hold')) return 'holds';
   if (open('query')) return 'queries';
+  if (gate.reach.some((each) => each.waiver === null)) return 'reach';
   if (gate.models.length === 0 || open('misfit') || gate.settingHolds.length > 0) return 'radios';
   return gate.signature ? 'out' : 'signature';
 }

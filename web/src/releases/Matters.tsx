@@ -81,6 +81,9 @@ function lines(matters: Matter[]): Matter[][] {
   return [...groups.values()];
 }
 
+/** What is let stand, as far as it takes to name it. */
+export type Open = Pick<Matter, 'print' | 'number' | 'name' | 'message' | 'model'> & { kind: string };
+
 function Row({ list, matters }: { list: number; matters: Matter[] }) {
   const matter = matters[0]!;
   return (
@@ -155,14 +158,14 @@ function SettledRow({ matters }: { list: number; matters: Matter[] }) {
 }
 
 /** Which of them, why, and until when. */
-function Settle({
+export function Settle({
   list,
   open,
   word,
   onDone,
 }: {
   list: number;
-  open: Matter[];
+  open: Open[];
   word: string;
   onDone: () => void;
 }) {

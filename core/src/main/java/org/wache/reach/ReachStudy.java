@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.wache.audit.Audit;
 import org.wache.audit.Auditor;
 import org.wache.audit.RuleSet;
@@ -23,6 +24,7 @@ import org.wache.channel.ChannelList;
 import org.wache.channel.Field;
 import org.wache.licence.Holder;
 import org.wache.radio.Radio;
+import org.wache.signal.Frequency;
 
 /**
  * Works out who reaches whom with one or several lists. One may talk on an entry when the auditor lets them key it with a radio of
@@ -69,15 +71,33 @@ public final class ReachStudy {
                 keyed.channels().stream()
                         .map(channel -> channel.with(Map.of(Field.TX_MHZ, "", Field.TX_TONE, "", Field.USE, "")))
                         .toList());
-        this.heardOn = new BitSet[channels.size()];
+        this.heardOn = heardOn(channels);
+    }
+
+    /** On which entries each is heard; only those that listen where it, or its repeater, is sent are asked. */
+    private static BitSet[] heardOn(List<Channel> channels) {
+        Map<Frequency, List<Integer>> listening = new HashMap<>();
         for (int i = 0; i < channels.size(); i++) {
-            heardOn[i] = new BitSet();
-            for (int j = 0; j < channels.size(); j++) {
-                if (channels.get(i).transmit().isPresent() && Hearing.hears(channels.get(i), channels.get(j))) {
-                    heardOn[i].set(j);
-                }
-            }
+            int entry = i;
+            channels.get(i).receive().ifPresent(on -> listening
+                    .computeIfAbsent(on, any -> new ArrayList<>())
+                    .add(entry));
         }
+        BitSet[] heardOn = new BitSet[channels.size()];
+        for (int i = 0; i < channels.size(); i++) {
+            Channel talks = channels.get(i);
+            BitSet on = new BitSet();
+            if (talks.transmit().isPresent()) {
+                Stream.of(talks.transmit(), talks.receive())
+                        .flatMap(Optional::stream)
+                        .distinct()
+                        .flatMap(sent -> listening.getOrDefault(sent, List.of()).stream())
+                        .filter(listens -> Hearing.hears(talks, channels.get(listens)))
+                        .forEach(on::set);
+            }
+            heardOn[i] = on;
+        }
+        return heardOn;
     }
 
     /** Entries of several lists may have the same numbers, which is nobody's fault here. */
@@ -98,7 +118,32 @@ public final class ReachStudy {
         return new ReachStudy(rules, context, people, lists).study(known);
     }
 
+    /** As {@link #of}, without asking why anybody does not reach anybody, which takes much longer. */
+    public static Reach links(RuleSet rules, AuditContext context, List<Person> people, List<ChannelList> lists) {
+        return new ReachStudy(rules, context, people, lists).linked().reach(List.of());
+    }
+
     private Reach study(List<Radio> known) {
+        Linked linked = linked();
+        return linked.reach(missing(linked, known));
+    }
+
+    /** Who reaches whom: what each may key and hears, the links, and the same by places. */
+    private record Linked(
+            List<BitSet> talks, List<BitSet> hears, List<Reach.Link> links, boolean[][] linked, List<String> alone) {
+
+        Reach reach(List<Reach.Missing> missing) {
+            return new Reach(
+                    links,
+                    missing,
+                    alone,
+                    IntStream.range(0, talks.size())
+                            .mapToObj(one -> new Reach.Means(talks.get(one), hears.get(one)))
+                            .toList());
+        }
+    }
+
+    private Linked linked() {
         List<BitSet> talks = people.stream().map(this::talks).toList();
         List<BitSet> hears = people.stream().map(this::hears).toList();
         List<Reach.Link> links = new ArrayList<>();
@@ -115,25 +160,25 @@ public final class ReachStudy {
                 }
             }
         }
+        return new Linked(talks, hears, links, linked, alone(linked));
+    }
+
+    private List<Reach.Missing> missing(Linked all, List<Radio> known) {
         List<Reach.Missing> missing = new ArrayList<>();
         for (int from = 0; from < people.size(); from++) {
             for (int to = 0; to < people.size(); to++) {
-                if (from != to && !linked[from][to]) {
+                if (from != to && !all.linked()[from][to]) {
+                    BitSet talks = all.talks().get(from);
+                    BitSet hears = all.hears().get(to);
                     missing.add(new Reach.Missing(
                             people.get(from).name(),
                             people.get(to).name(),
-                            reasons(people.get(from), people.get(to), talks.get(from), hears.get(to)),
-                            least(from, to, linked, talks, hears, known)));
+                            reasons(people.get(from), people.get(to), talks, hears),
+                            least(from, to, all.linked(), all.talks(), all.hears(), known)));
                 }
             }
         }
-        return new Reach(
-                links,
-                missing,
-                alone(linked),
-                IntStream.range(0, people.size())
-                        .mapToObj(one -> new Reach.Means(talks.get(one), hears.get(one)))
-                        .toList());
+        return missing;
     }
 
     private List<String> alone(boolean[][] linked) {
@@ -164,7 +209,8 @@ public final class ReachStudy {
             Audit audit = audit(person.holder(), radio);
             for (int i = 0; i < channels.size(); i++) {
                 Verdict verdict = audit.entry(i).verdict();
-                boolean silent = radio.filter(Radio::inhibited).isPresent();
+                boolean silent = radio.filter(Radio::inhibited).isPresent()
+                        || channels.get(i).transmit().isEmpty();
                 all.set(i, all.get(i) || (verdict == Verdict.CLEAR || verdict == Verdict.QUERY) && !silent);
             }
         }
@@ -282,25 +328,8 @@ public final class ReachStudy {
 
     /** Whether one may key a further channel, and the other hears it. */
     private boolean mayBoth(Person one, Person other, Channel channel) {
-        Reach alone = new ReachStudy(
-                        rules,
-                        context,
-                        List.of(one, other),
-                        List.of(new ChannelList("one", List.of(), List.of(channel))))
-                .links();
+        Reach alone = links(
+                rules, context, List.of(one, other), List.of(new ChannelList("one", List.of(), List.of(channel))));
         return alone.links().size() == 2;
-    }
-
-    /** The links alone, without what is missing. */
-    private Reach links() {
-        List<Reach.Link> links = new ArrayList<>();
-        for (Person from : people) {
-            for (Person to : people) {
-                if (from != to && !reached(talks(from), hears(to)).isEmpty()) {
-                    links.add(new Reach.Link(from.name(), to.name(), List.of()));
-                }
-            }
-        }
-        return new Reach(links, List.of(), List.of(), List.of());
     }
 }

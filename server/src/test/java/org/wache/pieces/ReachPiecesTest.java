@@ -8,7 +8,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tools.jackson.databind.JsonNode;
 
-/** The picture of who reaches whom: which knots there are, how they are bound, and what of the entries is odd; and what is found on a band sheet. */
+/** The picture of who reaches whom: which knots there are, and how they are bound; and what is found on a band sheet. */
 class ReachPiecesTest extends InPieces {
 
     private static final String PEOPLE =
@@ -43,7 +43,8 @@ class ReachPiecesTest extends InPieces {
     }
 
     @ParameterizedTest
-    @CsvSource({"2, 2, 2, all", "2, 1, 2, some", "1, 0, 2, one-way", "0, 2, 2, one-way", "0, 0, 2, none", "0, 0, 0, all"})
+    @CsvSource({"2, 2, 2, all", "2, 1, 2, some", "1, 0, 2, one-way", "0, 2, 2, one-way", "0, 0, 2, none", "0, 0, 0, all"
+    })
     void bandsAreToldApart(int there, int back, int of, String kind) {
         String way = "{\"pairs\":%d,\"of\":%d,\"entries\":[]}";
         assertThat(ask(
@@ -54,17 +55,12 @@ class ReachPiecesTest extends InPieces {
     }
 
     @Test
-    void entriesThatOneAloneMayKeyOrNobodyHearsAreOdd() {
-        JsonNode odd = ask(
-                "knots.odd",
-                "{\"people\":" + PEOPLE
-                        + ",\"entries\":[{\"id\":1,\"talk\":[0,1],\"hear\":[0,1,2]},{\"id\":2,\"talk\":[0],\"hear\":[0,1]},"
-                        + "{\"id\":3,\"talk\":[0],\"hear\":[0]},{\"id\":4,\"talk\":[],\"hear\":[0]}]}");
-        assertThat(odd.valueStream()
-                        .map(each -> each.path("entry").path("id").asInt() + " "
-                                + each.path("words").asString())
-                        .toList())
-                .containsExactly("2 only Ada may talk on it", "3 nobody else hears it");
+    void whoReachesNobodyIsAloneOrListens() {
+        JsonNode stands = ask(
+                "knots.standings",
+                "[{\"key\":\"a\",\"people\":[0]},{\"key\":\"b\",\"people\":[1]},{\"key\":\"c\",\"people\":[2]},{\"key\":\"d\",\"people\":[1,0]}]",
+                "{\"0 1\":[3]}");
+        assertThat(stands).isEqualTo(json("[[\"b\",\"listens\"],[\"c\",\"alone\"]]"));
     }
 
     @ParameterizedTest

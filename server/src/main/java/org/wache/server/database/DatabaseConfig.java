@@ -49,7 +49,8 @@ class DatabaseConfig {
         config.setConnectionTimeout(PATIENCE_MS);
         config.setInitializationFailTimeout(-1); // the role is made by the owner, just after this
         config.addDataSourceProperty("ApplicationName", "wache");
-        // Of small tables PostgreSQL guesses high, and compiles for a tenth of a second what it answers in a thousandth.
+        // Of small tables PostgreSQL guesses high, and compiles for a tenth of a second what it answers in a
+        // thousandth.
         config.setConnectionInitSql("set jit = off");
         return new HikariDataSource(config);
     }

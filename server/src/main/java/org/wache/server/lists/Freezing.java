@@ -58,6 +58,7 @@ public class Freezing {
     /**
      * The whole.
      *
+     * @param source the list itself
      * @param entries keys of the entries, in their order
      * @param last the last change of the list or of a variant
      */
@@ -70,6 +71,7 @@ public class Freezing {
             int overlayVersion,
             LocalDate on,
             Changed last,
+            Source source,
             List<Long> entries,
             List<Part> parts,
             List<MeantRadio> models) {}
@@ -131,6 +133,7 @@ public class Freezing {
                 head.overlayVersion(),
                 audits.today(),
                 new Changed(last.changedById(), last.changedBy(), last.changedAt()),
+                sources.get(0),
                 entries,
                 parts,
                 models(head, parts.get(0).audit()));

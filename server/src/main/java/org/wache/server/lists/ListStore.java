@@ -240,6 +240,15 @@ public class ListStore {
         return byList;
     }
 
+    /** The keys of a list and of those that follow it, without those in the bin. */
+    public List<Long> family(long list) {
+        return jdbc.sql(
+                        "select id from channel_list where id = :list or parent_id = :list and shelf <> 'deleted' order by id")
+                .param("list", list)
+                .query(Long.class)
+                .list();
+    }
+
     /** Those of the roster who are in a team, each once. */
     List<RosterHolder> inTeam(long club, String team) {
         return jdbc.sql("select " + HOLDER

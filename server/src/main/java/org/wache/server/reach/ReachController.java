@@ -11,10 +11,12 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.wache.channel.Channel;
+import org.wache.reach.Concern;
 import org.wache.reach.Reach;
 import org.wache.server.accounts.Account;
 import org.wache.server.lists.Audits;
 import org.wache.server.lists.ListService;
+import org.wache.server.lists.ListStore;
 import org.wache.server.lists.Source;
 import org.wache.server.web.Missing;
 
@@ -27,10 +29,10 @@ class ReachController {
     private final ListService service;
     private final Audits audits;
     private final Reaching reaching;
-    private final Map<Kept, Reached> kept =
-            Caffeine.newBuilder().maximumSize(KEPT).<Kept, Reached>build().asMap();
+    private final Map<Asked, Reached> kept =
+            Caffeine.newBuilder().maximumSize(KEPT).<Asked, Reached>build().asMap();
 
-    private record Kept(Audits.Key key, boolean everyone, LocalDate day, int radios) {}
+    private record Asked(Audits.Key key, List<Long> parties, boolean everyone, LocalDate day, int radios) {}
 
     ReachController(ListService service, Audits audits, Reaching reaching) {
         this.service = service;
@@ -66,7 +68,8 @@ class ReachController {
      * @param radios their radios; empty when none is in their hands
      * @param judged whether their radios count: without one, no radio is judged
      */
-    record ReachPerson(long party, String name, List<String> teams, String holds, List<String> radios, boolean judged) {}
+    record ReachPerson(
+            long party, String name, List<String> teams, String holds, List<String> radios, boolean judged) {}
 
     /** One reaches another on these entries. */
     record ReachLink(int from, int to, List<Integer> entries) {}
@@ -118,9 +121,26 @@ class ReachController {
         return new ReachGap(missing.reasons(), missing.least());
     }
 
+    /** Something about who reaches whom that needs an answer; entry is null where it is about a team or a person. */
+    record ReachConcern(Concern.Kind kind, String subject, @Schema(nullable = true) Long entry, String message) {}
+
+    /** What needs an answer before the list goes out, for those who carry it or one that follows it. */
+    @GetMapping("/api/lists/{list}/reach/concerns")
+    List<ReachConcern> concerns(Account asking, @PathVariable long list) {
+        Source source = service.source(asking.id(), list);
+        List<ListStore.Stored> stored = audits.of(source).stored();
+        return reaching.concerns(source).stream()
+                .map(each -> new ReachConcern(
+                        each.kind(),
+                        each.subject(),
+                        each.entry() < 0 ? null : stored.get(each.entry()).id(),
+                        each.message()))
+                .toList();
+    }
+
     private Reached reached(Source source, boolean everyone, Optional<LocalDate> on) {
         LocalDate day = on.orElseGet(audits::today);
-        Kept key = new Kept(audits.key(source), everyone, day, reaching.radiosOf(source));
+        Asked key = new Asked(audits.key(source), reaching.parties(source), everyone, day, reaching.radiosOf(source));
         Reached known = kept.get(key);
         if (known == null) {
             known = reaching.study(source, everyone, day);

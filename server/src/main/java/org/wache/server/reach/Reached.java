@@ -87,7 +87,8 @@ final class Reached {
                             link.entries().stream()
                                     .distinct()
                                     .flatMap(number -> byNumber.getOrDefault(number, List.of()).stream())
-                                    .filter(entry -> reach.means().get(from).talks().get(entry))
+                                    .filter(entry ->
+                                            reach.means().get(from).talks().get(entry))
                                     .toList());
                 })
                 .toList();

@@ -7,18 +7,23 @@ import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import org.apache.commons.codec.digest.DigestUtils;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.wache.exchange.FileProblem;
 import org.wache.exchange.ReleaseContent;
 import org.wache.exchange.ReleaseFile;
 import org.wache.exchange.ReleaseWriter;
+import org.wache.reach.Concern;
 import org.wache.release.Gate;
 import org.wache.release.Matter;
+import org.wache.release.Waiver;
 import org.wache.server.access.Role;
 import org.wache.server.accounts.Account;
 import org.wache.server.lists.Freezing;
@@ -26,6 +31,7 @@ import org.wache.server.lists.NearbyRepeaters;
 import org.wache.server.log.Logbook;
 import org.wache.server.profiles.ProfileHolds;
 import org.wache.server.profiles.Profiles;
+import org.wache.server.reach.Reaching;
 import org.wache.server.rulebooks.Rulebooks;
 import org.wache.server.web.Forbidden;
 import org.wache.server.web.Missing;
@@ -48,6 +54,7 @@ public class Gating {
     private final Profiles profiles;
     private final ProfileHolds holds;
     private final NearbyRepeaters repeaters;
+    private final Reaching reaching;
     private final Map<List<Object>, Brief> briefs =
             Caffeine.newBuilder().maximumSize(KEPT).<List<Object>, Brief>build().asMap();
 
@@ -60,7 +67,9 @@ public class Gating {
             Rulebooks rulebooks,
             Profiles profiles,
             ProfileHolds holds,
-            NearbyRepeaters repeaters) {
+            NearbyRepeaters repeaters,
+            Reaching reaching) {
+        this.reaching = reaching;
         this.repeaters = repeaters;
         this.holds = holds;
         this.profiles = profiles;
@@ -79,6 +88,7 @@ public class Gating {
      * @param signOff the newest word of a second person, for whichever state
      * @param profiles how the radios shall be set besides their channels
      * @param settingHolds what must not stay so in that, in words
+     * @param reach what of who reaches whom needs an answer
      */
     record Stand(
             Freezing.Frozen frozen,
@@ -87,21 +97,31 @@ public class Gating {
             String state,
             Optional<WaiverStore.SignOff> signOff,
             List<ReleaseContent.TeamProfile> profiles,
-            List<String> settingHolds) {
+            List<String> settingHolds,
+            List<Answered> reach) {
 
         /** The word, if it is for what would go out now. */
         Optional<WaiverStore.SignOff> signed() {
             return signOff.filter(each -> each.state().equals(state));
         }
 
+        /** How much of who reaches whom nobody has answered for. */
+        long unanswered() {
+            return reach.stream().filter(each -> each.waiver().isEmpty()).count();
+        }
+
         /** Whether all but the second person's word is there. */
         boolean complete() {
             return gate.passes()
                     && settingHolds.isEmpty()
+                    && unanswered() == 0
                     && !frozen.models().isEmpty()
                     && !frozen.entries().isEmpty();
         }
     }
+
+    /** Something about who reaches whom, and what lets it stand. */
+    record Answered(Concern concern, Optional<WaiverStore.Kept> waiver) {}
 
     /** A list as it stands before the gate. */
     @Transactional(readOnly = true)
@@ -160,11 +180,12 @@ public class Gating {
                 kept.stream().map(WaiverStore.Kept::waiver).toList(),
                 frozen.on());
         ReleaseContent content = content(frozen, gate);
+        List<Answered> reach = answered(frozen, kept);
         return new Stand(
                 frozen,
                 gate,
                 kept,
-                ReleaseWriter.state(content),
+                state(content, reach),
                 waivers.signOff(frozen.list()),
                 content.profiles(),
                 holds.of(
@@ -175,7 +196,33 @@ public class Gating {
                         frozen.models().stream()
                                 .map(model -> model.radio().model())
                                 .distinct()
-                                .toList()));
+                                .toList()),
+                reach);
+    }
+
+    private List<Answered> answered(Freezing.Frozen frozen, List<WaiverStore.Kept> kept) {
+        Map<String, WaiverStore.Kept> standing = new HashMap<>();
+        kept.stream()
+                .filter(each -> each.aboutReach() && each.waiver().stands(frozen.on()))
+                .forEach(each -> standing.put(each.waiver().print(), each));
+        return reaching
+                .concerns(
+                        frozen.source(),
+                        frozen.parts().stream().map(Freezing.Part::list).toList())
+                .stream()
+                .map(concern -> new Answered(concern, Optional.ofNullable(standing.get(concern.print()))))
+                .toList();
+    }
+
+    /** What would go out, and what of who reaches whom is let stand with it: a second person signs for both. */
+    private static String state(ReleaseContent content, List<Answered> reach) {
+        String state = ReleaseWriter.state(content);
+        List<String> stands = reach.stream()
+                .flatMap(each -> each.waiver().stream())
+                .map(each -> each.waiver().print() + each.waiver().reason())
+                .sorted()
+                .toList();
+        return stands.isEmpty() ? state : DigestUtils.sha256Hex(state + String.join("", stands));
     }
 
     private ReleaseContent content(Freezing.Frozen frozen, Gate gate) {
@@ -228,7 +275,21 @@ public class Gating {
         Map<String, List<String>> told = new LinkedHashMap<>();
         Map<String, Matter> open = new HashMap<>();
         stand.gate().matters().forEach(each -> open.put(each.matter().print(), each.matter()));
+        Map<String, Concern> reach = new HashMap<>();
+        stand.reach().forEach(each -> reach.put(each.concern().print(), each.concern()));
         for (String print : prints.stream().distinct().toList()) {
+            if (reach.containsKey(print)) {
+                Concern concern = reach.get(print);
+                waivers.add(
+                        list,
+                        concern.entry() < 0 ? null : frozen.entries().get(concern.entry()),
+                        concern,
+                        said,
+                        until,
+                        by.id());
+                logReach(by, frozen, concern, said, until);
+                continue;
+            }
             Matter matter = Optional.ofNullable(open.get(print))
                     .orElseThrow(() -> new Stale(
                             "What you would waive is no longer found so: the list was changed meanwhile. Nothing was"
@@ -258,6 +319,18 @@ public class Gating {
         return prints.size();
     }
 
+    private void logReach(Account by, Freezing.Frozen frozen, Concern concern, String said, Optional<LocalDate> until) {
+        log.add(
+                by.id(),
+                frozen.club(),
+                Logbook.Deed.of(
+                        Logbook.Kind.RELEASE,
+                        frozen.list(),
+                        frozen.name(),
+                        concern.subject() + " waived: " + concern.message() + " " + said
+                                + until.map(day -> " Until " + day + ".").orElse("")));
+    }
+
     private static String reasonable(String reason) {
         String said = reason.strip();
         if (said.length() < 5
@@ -284,8 +357,7 @@ public class Gating {
                         Logbook.Kind.RELEASE,
                         kept.list(),
                         frozen.name(),
-                        "waiver ended: entry " + kept.waiver().number() + ", "
-                                + kept.waiver().rule()));
+                        "waiver ended: " + kept.subject() + ", " + kept.waiver().rule()));
     }
 
     /** Why somebody cannot sign; nothing when they can. */
@@ -296,17 +368,17 @@ public class Gating {
         if (stand.frozen().last().account() == account) {
             return Optional.of("You made the last change of it. Somebody else has to look at it.");
         }
-        List<String> own = stand.gate().matters().stream()
-                .flatMap(each -> each.waiver().stream())
-                .filter(waiver -> stand.waivers().stream()
-                        .anyMatch(kept -> kept.waiver().equals(waiver) && kept.account() == account))
-                .map(waiver -> waiver.number())
+        Set<Waiver> settling = new HashSet<>(stand.gate().waivers());
+        stand.reach().forEach(each -> each.waiver().ifPresent(kept -> settling.add(kept.waiver())));
+        List<String> own = stand.waivers().stream()
+                .filter(kept -> kept.account() == account && settling.contains(kept.waiver()))
+                .map(WaiverStore.Kept::subject)
                 .distinct()
                 .toList();
         return own.isEmpty()
                 ? Optional.empty()
-                : Optional.of("You gave the waiver for " + (own.size() == 1 ? "entry " : "entries ")
-                        + String.join(", ", own) + " yourself. Somebody else has to look at that.");
+                : Optional.of("You gave the waiver for " + String.join(", ", own)
+                        + " yourself. Somebody else has to look at that.");
     }
 
     /** A second person's word for the state that they looked at. */
@@ -360,6 +432,12 @@ public class Gating {
         count(missing, stand.gate().open(Matter.Kind.HOLD), "on hold");
         count(missing, stand.gate().open(Matter.Kind.QUERY), "with a query that is neither cured nor waived");
         count(missing, stand.gate().open(Matter.Kind.MISFIT), "unfit for a radio that it is for");
+        if (stand.unanswered() > 0) {
+            missing.add(
+                    stand.unanswered() == 1
+                            ? "one question of who reaches whom is open"
+                            : stand.unanswered() + " questions of who reaches whom are open");
+        }
         missing.addAll(stand.settingHolds());
         if (stand.frozen().models().isEmpty()) {
             missing.add("nobody has said which radios it is for");

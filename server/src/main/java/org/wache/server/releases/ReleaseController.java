@@ -26,6 +26,7 @@ import org.springframework.web.bind.annotation.RestController;
 import org.wache.exchange.ReleaseCheck;
 import org.wache.exchange.ReleaseFile;
 import org.wache.exchange.ReleaseReport;
+import org.wache.reach.Concern;
 import org.wache.release.Gate;
 import org.wache.release.Matter;
 import org.wache.release.Waiver;
@@ -63,6 +64,7 @@ class ReleaseController {
      * @param since what would go out otherwise than in the newest release; null when there is none
      * @param profiles how the radios are set besides their channels
      * @param settingHolds what must not stay so in that
+     * @param reach what of who reaches whom needs an answer
      */
     record GateView(
             long list,
@@ -82,7 +84,17 @@ class ReleaseController {
             boolean inUse,
             @Schema(nullable = true) GateSince since,
             List<GateProfile> profiles,
-            List<String> settingHolds) {}
+            List<String> settingHolds,
+            List<GateConcern> reach) {}
+
+    /** Something about who reaches whom; entry is null where it is about a team or a person; waiver lets it stand. */
+    record GateConcern(
+            Concern.Kind kind,
+            String subject,
+            @Schema(nullable = true) Long entry,
+            String message,
+            String print,
+            @Schema(nullable = true) GateWaiver waiver) {}
 
     /** How radios are set besides their channels: for which team (empty for the whole group), with so many settings. */
     record GateProfile(String name, String team, int settings) {}
@@ -219,7 +231,22 @@ class ReleaseController {
                                 each.team(),
                                 each.profile().wishes().size()))
                         .toList(),
-                stand.settingHolds());
+                stand.settingHolds(),
+                stand.reach().stream()
+                        .map(each -> new GateConcern(
+                                each.concern().kind(),
+                                each.concern().subject(),
+                                each.concern().entry() < 0
+                                        ? null
+                                        : stand.frozen()
+                                                .entries()
+                                                .get(each.concern().entry()),
+                                each.concern().message(),
+                                each.concern().print(),
+                                each.waiver()
+                                        .map(kept -> waiver(kept.id(), kept.waiver()))
+                                        .orElse(null)))
+                        .toList());
     }
 
     private static GateMatter matter(Gating.Stand stand, Gate.Settled settled) {

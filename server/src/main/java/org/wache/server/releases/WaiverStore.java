@@ -5,9 +5,11 @@ import java.sql.SQLException;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import org.wache.reach.Concern;
 import org.wache.release.Matter;
 import org.wache.release.Waiver;
 
@@ -22,11 +24,17 @@ class WaiverStore {
     }
 
     /** A waiver with its key, and who gave it when. */
-    record Kept(long id, long list, long account, OffsetDateTime at, Waiver waiver) {}
+    record Kept(long id, long list, long account, OffsetDateTime at, boolean aboutReach, Waiver waiver) {
+
+        /** What it was about, in words. */
+        String subject() {
+            return aboutReach ? waiver.number() : "entry " + waiver.number();
+        }
+    }
 
     private static final String WAIVER =
             """
-      select waiver.id, waiver.list_id, waiver.account_id, waiver.at, waiver.print, waiver.number, waiver.name, waiver.rule, waiver.model, waiver.message,
+      select waiver.id, waiver.list_id, waiver.account_id, waiver.at, waiver.kind = 'reach' as reach, waiver.print, waiver.number, waiver.name, waiver.rule, waiver.model, waiver.message,
              waiver.reason, waiver.until, account.name as by
       from waiver join account on account.id = waiver.account_id
       where waiver.ended_at is null
@@ -54,6 +62,7 @@ class WaiverStore {
                 row.getLong("list_id"),
                 row.getLong("account_id"),
                 at,
+                row.getBoolean("reach"),
                 new Waiver(
                         row.getString("print"),
                         row.getString("number"),
@@ -76,7 +85,9 @@ class WaiverStore {
               (select string_agg(each.id || ':' || each.version, ',' order by each.id) from channel_list each where main.id in (each.id, each.parent_id)),
               (select count(*) || ':' || coalesce(max(id), 0) || ':' || count(ended_at) from waiver where list_id = main.id),
               (select count(*) || ':' || coalesce(max(id), 0) || ':' || count(ended_at) from sign_off where list_id = main.id),
-              (select max(id) from release where list_id = main.id))
+              (select max(id) from release where list_id = main.id),
+              (select count(*) || ':' || coalesce(max(custody.id), 0) || ':' || count(custody.in_at) from custody join radio_unit on radio_unit.id = custody.unit_id where radio_unit.club_id = main.club_id),
+              (select max(air_check.id) from air_check join radio_unit on radio_unit.id = air_check.unit_id where radio_unit.club_id = main.club_id))
             from channel_list main join club on club.id = main.club_id where main.id = :list
             """)
                 .param("list", list)
@@ -104,6 +115,30 @@ class WaiverStore {
                 .param("account", account)
                 .query(Long.class)
                 .single();
+    }
+
+    /** As {@link #add}, for something about who reaches whom; entry is null where it is about none. */
+    long add(long list, Long entry, Concern concern, String reason, Optional<LocalDate> until, long account) {
+        return jdbc.sql(
+                        """
+            insert into waiver (list_id, entry_id, kind, rule, print, number, name, message, reason, until, account_id)
+            values (:list, :entry, 'reach', :rule, :print, :subject, '', :message, :reason, :until, :account) returning id
+            """)
+                .param("list", list)
+                .param("entry", entry, java.sql.Types.BIGINT)
+                .param("rule", rule(concern))
+                .param("print", concern.print())
+                .param("subject", concern.subject())
+                .param("message", concern.message())
+                .param("reason", reason)
+                .param("until", until.orElse(null), java.sql.Types.DATE)
+                .param("account", account)
+                .query(Long.class)
+                .single();
+    }
+
+    private static String rule(Concern concern) {
+        return concern.kind().name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 
     boolean end(long waiver, long account) {

@@ -1,0 +1,129 @@
+package org.wache.reach;
+
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.stream.IntStream;
+import org.wache.channel.Channel;
+
+/** What of who reaches whom needs an answer. Of one person alone nothing is said: there is nobody to reach. */
+public final class Concerns {
+
+    private final List<String> names;
+    private final List<? extends Set<String>> teams;
+    private final List<Channel> channels;
+    private final Reach reach;
+    private final BitSet[] reaches;
+    private final BitSet[] isReachedBy;
+
+    private Concerns(Reach reach, List<String> names, List<? extends Set<String>> teams, List<Channel> channels) {
+        this.reach = reach;
+        this.names = names;
+        this.teams = teams;
+        this.channels = channels;
+        this.reaches = empty(names.size());
+        this.isReachedBy = empty(names.size());
+        Map<String, Integer> places = new HashMap<>();
+        IntStream.range(0, names.size()).forEach(i -> places.put(names.get(i), i));
+        for (Reach.Link link : reach.links()) {
+            int from = places.get(link.from());
+            int to = places.get(link.to());
+            reaches[from].set(to);
+            isReachedBy[to].set(from);
+        }
+    }
+
+    private static BitSet[] empty(int size) {
+        return IntStream.range(0, size).mapToObj(i -> new BitSet()).toArray(BitSet[]::new);
+    }
+
+    /**
+     * What needs an answer: teams first, then people, then entries.
+     *
+     * @param names of the people, all different, in the order of {@link Reach#means}
+     * @param teams of each
+     * @param channels the entries that were studied, in their order
+     */
+    public static List<Concern> of(
+            Reach reach, List<String> names, List<? extends Set<String>> teams, List<Channel> channels) {
+        return names.size() < 2 ? List.of() : new Concerns(reach, names, teams, channels).all();
+    }
+
+    private List<Concern> all() {
+        List<Concern> all = new ArrayList<>();
+        BitSet told = new BitSet();
+        teamsAlone(all, told);
+        people(all, told);
+        entries(all);
+        return all;
+    }
+
+    private void teamsAlone(List<Concern> all, BitSet told) {
+        Map<String, BitSet> members = new TreeMap<>();
+        for (int i = 0; i < teams.size(); i++) {
+            for (String team : teams.get(i)) {
+                members.computeIfAbsent(team, any -> new BitSet()).set(i);
+            }
+        }
+        members.forEach((team, of) -> {
+            BitSet others = new BitSet();
+            others.set(0, names.size());
+            others.andNot(of);
+            if (others.isEmpty() || of.stream().anyMatch(one -> reaches[one].intersects(others))) {
+                return;
+            }
+            boolean hears = of.stream().anyMatch(one -> isReachedBy[one].intersects(others));
+            all.add(new Concern(
+                    Concern.Kind.TEAM_ALONE,
+                    team,
+                    -1,
+                    "Nobody of " + team + " reaches anybody outside it"
+                            + (hears ? "; it hears others and cannot answer." : ", and nobody outside reaches it.")));
+            if (of.cardinality() == 1) {
+                told.or(of); // the same again about its only member
+            }
+        });
+    }
+
+    private void people(List<Concern> all, BitSet told) {
+        for (int i = 0; i < names.size(); i++) {
+            if (told.get(i) || !reaches[i].isEmpty()) {
+                continue;
+            }
+            if (isReachedBy[i].isEmpty()) {
+                all.add(new Concern(
+                        Concern.Kind.PERSON_ALONE,
+                        names.get(i),
+                        -1,
+                        names.get(i) + " reaches nobody, and nobody reaches " + names.get(i) + "."));
+            } else if (!reach.means().get(i).talks().isEmpty()) {
+                all.add(new Concern(
+                        Concern.Kind.UNHEARD,
+                        names.get(i),
+                        -1,
+                        "Nobody else hears what " + names.get(i) + " may key."));
+            }
+        }
+    }
+
+    private void entries(List<Concern> all) {
+        for (int i = 0; i < channels.size(); i++) {
+            int entry = i;
+            int[] talk = IntStream.range(0, names.size())
+                    .filter(one -> reach.means().get(one).talks().get(entry))
+                    .toArray();
+            if (talk.length == 1) {
+                Channel channel = channels.get(i);
+                all.add(new Concern(
+                        Concern.Kind.ONE_TALKS,
+                        (channel.number() + " " + channel.name()).strip(),
+                        i,
+                        "Only " + names.get(talk[0]) + " may talk on it."));
+            }
+        }
+    }
+}
