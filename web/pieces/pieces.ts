@@ -26,6 +26,7 @@ import * as places from '../src/places/settings';
 import * as displays from '../src/tools/displays';
 import * as reasons from '../src/matrix/reasonText';
 import * as models from '../src/radios/modelBody';
+import * as demands from '../src/propose/demands';
 import * as radios from '../src/radios/state';
 import * as knots from '../src/reach/knots';
 import * as licences from '../src/roster/time';
@@ -86,6 +87,7 @@ const pieces: Record<string, Record<string, unknown>> = {
     made: (key: string, typed: string) => line(key).make(typed),
     changed: (body: models.ModelBody, key: string, typed: string) => models.changed(body, line(key), typed),
   },
+  demands: { ...demands },
   orders: { ...orders },
   overrun: { ...overrun },
   radios: { ...radios },

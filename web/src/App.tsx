@@ -32,6 +32,7 @@ const InvitationPage = page(() => import('./people/InvitationPage'), 'Invitation
 const PasswordPage = page(() => import('./people/PasswordPage'), 'PasswordPage');
 const PeoplePage = page(() => import('./people/PeoplePage'), 'PeoplePage');
 const PlanPage = page(() => import('./plans/PlanPage'), 'PlanPage');
+const ProposePage = page(() => import('./propose/ProposePage'), 'ProposePage');
 const ByHandPage = page(() => import('./radios/ByHandPage'), 'ByHandPage');
 const RadiosPage = page(() => import('./radios/RadiosPage'), 'RadiosPage');
 const ReachPage = page(() => import('./reach/ReachPage'), 'ReachPage');
@@ -52,6 +53,7 @@ const ELEMENTS: Readonly<Record<string, ReactElement>> = {
   '/lists/{list}/who': <MatrixPage />,
   '/lists/{list}/fit': <FitPage />,
   '/lists/{list}/reach': <ReachPage />,
+  '/lists/{list}/propose': <ProposePage />,
   '/lists/{list}/site': <SitePage />,
   '/lists/{list}/abroad': <AbroadPage />,
   '/lists/{list}/keypad': <PaperPage />,

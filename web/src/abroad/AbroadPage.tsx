@@ -1,5 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { Link, useParams, useSearchParams } from 'react-router';
+import { Link, useParams } from 'react-router';
+import { useAddress } from '../ui/useAddress';
 import { type Schemas, Server } from '../api/client';
 import { deskQuery } from '../desk/useDesk';
 import { ListHeader } from '../desk/ListHeader';
@@ -23,7 +24,7 @@ const classWords = (as: string) => (as === 'nobody' ? 'no licence' : as.replace(
 /** "May I take this radio along?": the list under the rules of another country. */
 export function AbroadPage() {
   const list = Number(useParams().list);
-  const [params, setParams] = useSearchParams();
+  const [params, setParams] = useAddress();
   const rulebooks = useRulebooks();
   const as = params.get('as') ?? '';
   const on = params.get('on') ?? '';

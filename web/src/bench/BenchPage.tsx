@@ -1,4 +1,5 @@
-import { useNavigate, useParams, useSearchParams } from 'react-router';
+import { useNavigate, useParams } from 'react-router';
+import { useAddress } from '../ui/useAddress';
 import { useGroup } from '../accounts/group';
 import { useMay } from '../accounts/rights';
 import { Server } from '../api/client';
@@ -21,7 +22,7 @@ export function BenchPage() {
   const go = useNavigate();
   const may = useMay('bench');
   const run = useParams().run;
-  const [params] = useSearchParams();
+  const [params] = useAddress();
   const runs = Server.useQuery(
     'get',
     '/api/groups/{group}/runs',

@@ -2,7 +2,8 @@ import { keepPreviousData } from '@tanstack/react-query';
 import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { flushSync } from 'react-dom';
 import { Archived } from '../lists/Archived';
-import { Link, useNavigate, useSearchParams } from 'react-router';
+import { Link, useNavigate } from 'react-router';
+import { useAddress } from '../ui/useAddress';
 import { api, data, type Change, type Cure, type Schemas, type Slip, Server } from '../api/client';
 import { Directory } from '../directory/Directory';
 import { News } from '../directory/News';
@@ -57,7 +58,7 @@ const NARROW = '(max-width: 63.99rem)';
 /** The Desk: the ruler over the entries, the findings beside them. */
 export function Desk({ desk, ruler, holder, work }: Props) {
   const go = useNavigate();
-  const [params, setParams] = useSearchParams();
+  const [params, setParams] = useAddress();
   const [kept, setKept] = useState({ fetched: desk.fetched, verdicts: snapshot(desk.slips) });
   const setSettled = (verdicts: ReadonlyMap<number, string>) => setKept({ fetched: desk.fetched, verdicts });
   /** Every entry stands where its verdict belongs; where all do already the list is not drawn anew. */
@@ -392,7 +393,9 @@ export function Desk({ desk, ruler, holder, work }: Props) {
             onGroup={() => setParam({ group: NEXT[grouping] })}
             onAdd={() => setAdding(true)}
             onCureAll={() => setCureAll(true)}
-            onTool={setTool}
+            onTool={(chosenTool) =>
+              chosenTool === 'propose' ? void go(`/lists/${desk.id}/propose`) : setTool(chosenTool)
+            }
             fixed={work.fixed !== undefined}
           />
           {work.fixed && (
@@ -466,7 +469,12 @@ export function Desk({ desk, ruler, holder, work }: Props) {
               <p className="text-soft p-4">
                 {desk.slips.length === 0
                   ? `The list is empty. Press n and write an entry as you would on paper${examples.length > 0 ? `: ${examples.slice(0, 2).join(', or ')}` : ''}.`
-                  : 'No entry matches. Clear the search, or press the verdict again to see all.'}
+                  : 'No entry matches. Clear the search, or press the verdict again to see all.'}{' '}
+                {desk.slips.length === 0 && !work.fixed && (
+                  <Link to={`/lists/${desk.id}/propose`} className="text-accent underline underline-offset-2">
+                    Or have a list proposed
+                  </Link>
+                )}
               </p>
             )}
           </div>

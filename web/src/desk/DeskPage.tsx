@@ -1,5 +1,6 @@
 import { useTerms } from '../rulebooks/rulebooks';
-import { useParams, useSearchParams } from 'react-router';
+import { useParams } from 'react-router';
+import { useAddress } from '../ui/useAddress';
 import { type Carrier, type Schemas, Server } from '../api/client';
 import { ListHeader } from './ListHeader';
 import { Notice } from '../ui/Notice';
@@ -10,7 +11,7 @@ import { useDesk } from './useDesk';
 /** One list under audit: fetches it, then shows the Desk. */
 export function DeskPage() {
   const list = Number(useParams().list);
-  const [params] = useSearchParams();
+  const [params] = useAddress();
   const on = params.get('on') ?? undefined;
   const work = useDesk(list, on);
   const holders = work.desk.data?.holders ?? [];

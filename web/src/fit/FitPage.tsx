@@ -1,6 +1,7 @@
 import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
-import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
+import { Link, useNavigate, useParams } from 'react-router';
+import { useAddress } from '../ui/useAddress';
 import { api, data, type Schemas, Server } from '../api/client';
 import { useCaughtUp } from '../api/fresh';
 import { ClashDialog } from '../lists/ClashDialog';
@@ -35,7 +36,7 @@ export function FitPage() {
   const caughtUp = useCaughtUp();
   const list = Number(useParams().list);
   const go = useNavigate();
-  const [params, setParams] = useSearchParams();
+  const [params, setParams] = useAddress();
   const [at, setAt] = useState<Place>({ column: 0 });
   const [trouble, setTrouble] = useState(false);
   const [done, setDone] = useState<Done>();

@@ -1,10 +1,10 @@
 import { useState } from 'react';
-import { useSearchParams } from 'react-router';
+import { useAddress } from '../ui/useAddress';
 import type { BroughtIn } from './bring';
 
 /** Where what is brought in goes, and who will carry it: a new list of a name and a team, or a list that is there. */
 export function useDestination(brought: BroughtIn) {
-  const [params] = useSearchParams();
+  const [params] = useAddress();
   const [name, setName] = useState(brought.name);
   const [chosen, setInto] = useState(params.get('into') ?? '');
   const [carriers, setCarriers] = useState(brought.lastTeam ?? '');

@@ -1,4 +1,5 @@
-import { Link, useParams, useSearchParams } from 'react-router';
+import { Link, useParams } from 'react-router';
+import { useAddress } from '../ui/useAddress';
 import { useGroup } from '../accounts/group';
 import { type Schemas, Server } from '../api/client';
 import { ListHeader } from '../desk/ListHeader';
@@ -12,7 +13,7 @@ import { Once, SettingSteps, Steps } from './Steps';
 export function PaperPage() {
   const list = Number(useParams().list);
   const { group } = useGroup();
-  const [params, setParams] = useSearchParams();
+  const [params, setParams] = useAddress();
   const radios = useRadios(group?.id);
   const models = radios.data?.models ?? [];
   const model = Number(

@@ -1,6 +1,7 @@
 import { keepPreviousData } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link, useSearchParams } from 'react-router';
+import { Link } from 'react-router';
+import { useAddress } from '../ui/useAddress';
 import { useGroup } from '../accounts/group';
 import { Server } from '../api/client';
 import { useRadios } from '../radios/useRadios';
@@ -12,7 +13,7 @@ import { Exercise } from './Exercise';
 /** A hand-held to practise on: the learner presses its keys, and is told what went wrong and why. */
 export function TrainerPage() {
   const { group } = useGroup();
-  const [params, setParams] = useSearchParams();
+  const [params, setParams] = useAddress();
   const radios = useRadios(group?.id);
   const lists = useListsInUse(group?.id);
   const able = (radios.data?.models.filter((each) => each.keypad) ?? []).sort((a, b) => b.units - a.units);

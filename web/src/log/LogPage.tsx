@@ -1,6 +1,7 @@
 import { type InfiniteData } from '@tanstack/react-query';
 import { useDeferredValue, useState } from 'react';
-import { Link, useSearchParams } from 'react-router';
+import { Link } from 'react-router';
+import { useAddress } from '../ui/useAddress';
 import { useGroup } from '../accounts/group';
 import { Server, type Schemas } from '../api/client';
 import { Button } from '../ui/Button';
@@ -31,7 +32,7 @@ const KINDS: Record<Kind, string> = {
 /** Who did what, when, to which list, radio or person; nothing is ever taken out of it. */
 export function LogPage() {
   const { group } = useGroup();
-  const [params, setParams] = useSearchParams();
+  const [params, setParams] = useAddress();
   const [typed, setTyped] = useState(params.get('text') ?? '');
   const text = useDeferredValue(typed);
   const sought = {

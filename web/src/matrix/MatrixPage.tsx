@@ -1,7 +1,8 @@
 import { keepPreviousData } from '@tanstack/react-query';
 import { useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { useNavigate, useParams, useSearchParams } from 'react-router';
+import { useNavigate, useParams } from 'react-router';
+import { useAddress } from '../ui/useAddress';
 import { Server } from '../api/client';
 import { ListHeader } from '../desk/ListHeader';
 import { elsewhere } from '../ui/elsewhere';
@@ -22,7 +23,7 @@ const BY: [string, string][] = [
 /** Who may key what: the entries of a list against the people, teams or classes of the group. */
 export function MatrixPage() {
   const list = Number(useParams().list);
-  const [params, setParams] = useSearchParams();
+  const [params, setParams] = useAddress();
   const go = useNavigate();
   const box = useRef<HTMLInputElement>(null);
   useHotkeys('/', () => box.current?.focus(), {

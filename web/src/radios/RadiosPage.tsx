@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { useSearchParams } from 'react-router';
+import { useAddress } from '../ui/useAddress';
 import { useGroup } from '../accounts/group';
 import { useMay } from '../accounts/rights';
 import { ProfilesView } from '../settings/ProfilesView';
@@ -21,7 +21,7 @@ const WIDE = '(min-width: 64rem)';
 /** The radios of the group and their models: what each can do, what is in it, who has it. */
 export function RadiosPage() {
   const { group } = useGroup();
-  const [params, setParams] = useSearchParams();
+  const [params, setParams] = useAddress();
   const [find, setFind] = useState('');
   const may = useMay('bench');
   const show = params.get('show');

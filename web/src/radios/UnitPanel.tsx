@@ -1,6 +1,7 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link, useSearchParams } from 'react-router';
+import { Link } from 'react-router';
+import { useAddress } from '../ui/useAddress';
 import { useMay } from '../accounts/rights';
 import { api, data, type Schemas, Server } from '../api/client';
 import { useCaughtUp } from '../api/fresh';
@@ -30,7 +31,7 @@ interface Props {
 export function UnitPanel({ group, unit, radios, onDone }: Props) {
   const caughtUp = useCaughtUp();
   const may = useMay('bench');
-  const [params] = useSearchParams();
+  const [params] = useAddress();
   const [editing, setEditing] = useState(may && params.has('change'));
   const history = Server.useQuery('get', '/api/units/{unit}', { params: { path: { unit: unit.id } } });
   const bench = Server.useQuery('get', '/api/units/{unit}/bench', { params: { path: { unit: unit.id } } });

@@ -1,6 +1,7 @@
 import { keepPreviousData } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
-import { Link, useParams, useSearchParams } from 'react-router';
+import { Link, useParams } from 'react-router';
+import { useAddress } from '../ui/useAddress';
 import { Server } from '../api/client';
 import { ListHeader } from '../desk/ListHeader';
 import { Chip } from '../ui/Chip';
@@ -8,6 +9,7 @@ import { day } from '../ui/dates';
 import { INPUT } from '../ui/Field';
 import { Notice } from '../ui/Notice';
 import { OneWay } from './GapPanel';
+import { HowFar } from './HowFar';
 import {
   bands,
   type Knot,
@@ -22,6 +24,7 @@ import {
   way,
 } from './knots';
 import { some } from '../ui/people';
+import { SideScroll } from '../ui/SideScroll';
 import { ReachGrid } from './ReachGrid';
 import { keyOf, ReachPicture } from './ReachPicture';
 
@@ -30,7 +33,7 @@ const FEW = 6;
 /** Who can talk to whom with a list: drawn, as a table, and pair by pair with what is missing. */
 export function ReachPage() {
   const list = Number(useParams().list);
-  const [params, setParams] = useSearchParams();
+  const [params, setParams] = useAddress();
   const everyone = params.get('everyone') === '1';
   const on = params.get('on') ?? undefined;
   const seen = Server.useQuery(
@@ -71,7 +74,6 @@ export function ReachPage() {
       <title>{`Reach · ${reach?.name ?? ''} · Wache`}</title>
       <ListHeader list={list} name={reach?.name} />
       <main className="mx-auto flex w-full max-w-7xl grow flex-col gap-4 px-5 pt-4 pb-8 lg:flex-row">
-        <h1 className="sr-only">Who reaches whom</h1>
         {seen.error && <Notice message={seen.error.message} />}
         {reach && (
           <>
@@ -111,18 +113,20 @@ export function ReachPage() {
               ) : (
                 <>
                   <Verdict reach={reach} links={links} />
-                  <ReachPicture
-                    knots={knots}
-                    bands={all}
-                    stands={stands}
-                    chosen={
-                      pair &&
-                      [pair.join('|'), [...pair].reverse().join('|')].find((key) =>
-                        all.some((band) => keyOf(band) === key),
-                      )
-                    }
-                    onChoose={(band) => setPair([band.a.key, band.b.key])}
-                  />
+                  <SideScroll label="Who reaches whom, drawn" className="border-line bg-sheet rounded border">
+                    <ReachPicture
+                      knots={knots}
+                      bands={all}
+                      stands={stands}
+                      chosen={
+                        pair &&
+                        [pair.join('|'), [...pair].reverse().join('|')].find((key) =>
+                          all.some((band) => keyOf(band) === key),
+                        )
+                      }
+                      onChoose={(band) => setPair([band.a.key, band.b.key])}
+                    />
+                  </SideScroll>
                   <ReachGrid
                     knots={knots}
                     links={links}
@@ -141,6 +145,7 @@ export function ReachPage() {
                   what is missing, stands here.
                 </p>
               )}
+              <HowFar reach={reach} />
               {worth.length > 0 && (
                 <section aria-label="To be answered before it goes out">
                   <h2 className="text-second text-soft pb-1">To be answered before it goes out</h2>

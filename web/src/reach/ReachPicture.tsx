@@ -37,7 +37,7 @@ export function ReachPicture({ knots, bands, stands, chosen, onChoose }: Props) 
   return (
     <svg
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
-      className="bg-sheet border-line w-full rounded border"
+      className="w-full max-sm:min-w-[620px]"
       role="img"
       aria-label="Who reaches whom, drawn. The table below says the same."
     >

@@ -49,7 +49,9 @@ export function ReachStation({ gate, next }: Props) {
           className={`border-line bg-sheet rounded border border-l-[3px] ${open.length > 0 ? 'border-l-query' : 'border-l-clear'}`}
         >
           {may && open.length > 0 && !settling && (
-            <div className="border-line flex justify-end border-b px-3 py-1.5">
+            <div className="border-line flex items-baseline gap-x-3 border-b px-3 py-1.5">
+              <h3 className="font-semibold">To be answered</h3>
+              <span className="text-second text-soft grow">{open.length} open</span>
               <Button className="text-second" data-gate="settle" onClick={() => setSettling(true)}>
                 Waive …
               </Button>

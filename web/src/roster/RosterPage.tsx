@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { useSearchParams } from 'react-router';
+import { useAddress } from '../ui/useAddress';
 import { useGroup } from '../accounts/group';
 import { useMay } from '../accounts/rights';
 import { type Schemas, Server } from '../api/client';
@@ -20,7 +20,7 @@ import { EMPTY } from './drafts';
 export function RosterPage() {
   const { group } = useGroup();
   const caughtUp = useCaughtUp();
-  const [params, setParams] = useSearchParams();
+  const [params, setParams] = useAddress();
   const may = useMay('coordinate');
   const [find, setFind] = useState('');
   const roster = Server.useQuery(

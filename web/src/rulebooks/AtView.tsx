@@ -1,6 +1,6 @@
 import { keepPreviousData } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useSearchParams } from 'react-router';
+import { useAddress } from '../ui/useAddress';
 import { Server, type Schemas } from '../api/client';
 import { Button } from '../ui/Button';
 import { INPUT } from '../ui/Field';
@@ -17,7 +17,7 @@ const EXAMPLES: Record<string, string[]> = {
 
 /** What is at a frequency: whose it is, who may transmit on what terms, what it is the pair of. */
 export function AtView({ group, rulebook }: { group?: number; rulebook: string }) {
-  const [params, setParams] = useSearchParams();
+  const [params, setParams] = useAddress();
   const mhz = params.get('mhz') ?? '';
   const [typed, setTyped] = useState(mhz);
   const at = Server.useQuery(

@@ -1,5 +1,5 @@
 import { keepPreviousData } from '@tanstack/react-query';
-import { useSearchParams } from 'react-router';
+import { useAddress } from '../ui/useAddress';
 import { Server } from '../api/client';
 import { Chip } from '../ui/Chip';
 import { INPUT } from '../ui/Field';
@@ -23,7 +23,7 @@ const LINK = 'text-accent underline-offset-2 hover:underline';
 
 /** A band: its law and its plan on one sheet for a class, as a table, or for all classes side by side. */
 export function BandsView({ group, rulebook }: { group?: number; rulebook: string }) {
-  const [params, setParams] = useSearchParams();
+  const [params, setParams] = useAddress();
   const [paper, setPaper] = usePaper();
   const own = Server.useQuery(
     'get',

@@ -1,4 +1,4 @@
-import { useSearchParams } from 'react-router';
+import { useAddress } from '../ui/useAddress';
 import { type Schemas, Server } from '../api/client';
 import { Chip } from '../ui/Chip';
 import { megahertz } from '../ui/Megahertz';
@@ -9,7 +9,7 @@ const START = '20 m';
 
 /** A band by class and emission, drawn from the data, with the plan and the group's overlay under it. */
 export function ChartView({ group, rulebook }: { group?: number; rulebook: string }) {
-  const [params, setParams] = useSearchParams();
+  const [params, setParams] = useAddress();
   const chart = Server.useQuery(
     'get',
     '/api/rulebook/chart',

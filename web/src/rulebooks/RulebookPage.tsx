@@ -1,5 +1,5 @@
 import { useMutation } from '@tanstack/react-query';
-import { useSearchParams } from 'react-router';
+import { useAddress } from '../ui/useAddress';
 import { useGroup } from '../accounts/group';
 import { useMay } from '../accounts/rights';
 import { api, data } from '../api/client';
@@ -27,7 +27,7 @@ const VIEWS: [string, string][] = [
 
 /** The rulebook, to be read. */
 export function RulebookPage() {
-  const [params, setParams] = useSearchParams();
+  const [params, setParams] = useAddress();
   const { group } = useGroup();
   const view = params.get('view') ?? 'at';
   const caughtUp = useCaughtUp();

@@ -1,4 +1,4 @@
-import { useSearchParams } from 'react-router';
+import { useAddress } from '../ui/useAddress';
 import { useMay } from '../accounts/rights';
 import { Server } from '../api/client';
 import { Button } from '../ui/Button';
@@ -9,7 +9,7 @@ import { ProfileEditor } from './ProfileEditor';
 /** How the radios of the group and of its teams shall be set besides their channels. */
 export function ProfilesView({ group }: { group: number }) {
   const may = useMay('bench');
-  const [params, setParams] = useSearchParams();
+  const [params, setParams] = useAddress();
   const page = Server.useQuery('get', '/api/groups/{group}/profiles', { params: { path: { group } } });
   if (page.error)
     return (

@@ -1,7 +1,7 @@
 import { useListsInUse } from '../lists/useLists';
 import { keepPreviousData, useMutation } from '@tanstack/react-query';
 import { useDeferredValue, useMemo, useState } from 'react';
-import { useSearchParams } from 'react-router';
+import { useAddress } from '../ui/useAddress';
 import { useGroup } from '../accounts/group';
 import { useMay } from '../accounts/rights';
 import { api, data, type Schemas, Server } from '../api/client';
@@ -51,7 +51,7 @@ interface SheetsProps {
 function Sheets({ group, stations, lists }: SheetsProps) {
   const caughtUp = useCaughtUp();
   const may = useMay('edit');
-  const [params, setParams] = useSearchParams();
+  const [params, setParams] = useAddress();
   const chosen = params.get('station');
   const stored =
     stations.stations.find((each) => String(each.id) === chosen) ??

@@ -1,9 +1,10 @@
 import { PopMenu } from '../ui/PopMenu';
 
-export type Tool = 'bring' | 'directory' | 'swap' | 'tones' | 'names' | 'arrange';
+export type Tool = 'bring' | 'propose' | 'directory' | 'swap' | 'tones' | 'names' | 'arrange';
 
 const TOOLS: [Tool, string, string?][] = [
   ['bring', 'Bring in a table'],
+  ['propose', 'Propose a list'],
   ['directory', 'Repeaters near', 'd'],
   ['swap', 'Swap the service'],
   ['tones', 'Plan the tones'],

@@ -18,6 +18,7 @@ export function Tools({ tool, ...props }: ToolProps & { tool: Tool }) {
       return <ArrangeTool {...props} />;
     // They open places of their own.
     case 'bring':
+    case 'propose':
     case 'directory':
       return null;
   }

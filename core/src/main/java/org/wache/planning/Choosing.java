@@ -11,6 +11,9 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.wache.signal.Frequency;
 
 /**
  * Takes the channels for some demands: for calling, for those who must talk, for each team by itself, to listen to, and to spare. Of
@@ -77,20 +80,19 @@ final class Choosing {
         }
         BitSet left = (BitSet) everybody.clone();
         while (!left.isEmpty()) {
+            String name = chosen.isEmpty() ? "CALL" : "CALL " + (chosen.size() + 1);
             Comparator<Candidate> order = Comparator.<Candidate>comparingInt(each -> -each.of(left))
                     .thenComparing(each -> !each.calls())
                     .thenComparing(usual());
-            List<Candidate> best =
-                    free(each -> each.of(left) > 0).sorted(order).limit(2).toList();
+            List<Candidate> best = best(name, each -> each.of(left) > 0, order);
             if (best.isEmpty()) {
                 return false;
             }
             Candidate taken = best.get(0);
             List<String> served = served(taken, left);
-            long number = chosen.size() + 1L;
             take(
                     Chosen.Role.CALLING,
-                    number == 1 ? "CALL" : "CALL " + number,
+                    name,
                     taken,
                     served,
                     taken.isFor(everybody)
@@ -116,18 +118,17 @@ final class Choosing {
         wanted.stream().flatMap(each -> each.pair().stream()).forEach(pair -> {
             BitSet one = teams.get(pair.one());
             BitSet other = teams.get(pair.other());
-            one.stream().forEach(member -> left.add(new Need(pair, member, without(other, member))));
-            other.stream().forEach(member -> left.add(new Need(pair, member, without(one, member))));
+            // Whoever is in both is the link, and has nobody to reach.
+            apart(one, other).forEach(member -> left.add(new Need(pair, member, other)));
+            apart(other, one).forEach(member -> left.add(new Need(pair, member, one)));
         });
         int number = 0;
         while (!left.isEmpty()) {
             Comparator<Candidate> order = Comparator.<Candidate>comparingLong(each ->
                             -left.stream().filter(need -> need.isMetBy(each)).count())
                     .thenComparing(usual());
-            List<Candidate> best = free(each -> left.stream().anyMatch(need -> need.isMetBy(each)))
-                    .sorted(order)
-                    .limit(2)
-                    .toList();
+            String name = "TAC " + ++number;
+            List<Candidate> best = best(name, each -> left.stream().anyMatch(need -> need.isMetBy(each)), order);
             if (best.isEmpty()) {
                 return false;
             }
@@ -142,10 +143,9 @@ final class Choosing {
                             .anyMatch(pair ->
                                     pair.one().equals(team) || pair.other().equals(team)))
                     .toList();
-            number++;
             take(
                     Chosen.Role.TACTICAL,
-                    "TAC " + number,
+                    name,
                     taken,
                     who.size() == demands.teams().size() ? List.of() : who,
                     met.stream().map(Demands.Pair::words).collect(Collectors.joining("; ")) + ".",
@@ -155,10 +155,10 @@ final class Choosing {
         return true;
     }
 
-    private static BitSet without(BitSet team, int member) {
-        BitSet others = (BitSet) team.clone();
-        others.clear(member);
-        return others;
+    private static IntStream apart(BitSet team, BitSet other) {
+        BitSet members = (BitSet) team.clone();
+        members.andNot(other);
+        return members.stream();
     }
 
     private boolean listening() {
@@ -204,8 +204,7 @@ final class Choosing {
             if (members.cardinality() < 2 || chosen.size() >= most) {
                 continue;
             }
-            List<Candidate> best =
-                    free(each -> each.isFor(members)).sorted(usual()).limit(2).toList();
+            List<Candidate> best = best(team.name(), each -> each.isFor(members), usual());
             if (!best.isEmpty()) {
                 take(
                         Chosen.Role.TEAM,
@@ -220,18 +219,19 @@ final class Choosing {
 
     private boolean spare(int many) {
         for (int i = 1; i <= many; i++) {
-            List<Candidate> best = free(each -> !whole(each).isEmpty())
-                    .sorted(Comparator.<Candidate>comparingInt(each -> -each.of(everybody))
-                            .thenComparing(usual()))
-                    .limit(2)
-                    .toList();
+            String name = many == 1 ? "SPARE" : "SPARE " + i;
+            List<Candidate> best = best(
+                    name,
+                    each -> !whole(each).isEmpty(),
+                    Comparator.<Candidate>comparingInt(each -> -each.of(everybody))
+                            .thenComparing(usual()));
             if (best.isEmpty()) {
                 return false;
             }
             List<String> who = whole(best.get(0));
             take(
                     Chosen.Role.SPARE,
-                    many == 1 ? "SPARE" : "SPARE " + i,
+                    name,
                     best.get(0),
                     who.size() == demands.teams().size() ? List.of() : who,
                     "To spare, when another is busy.",
@@ -287,8 +287,32 @@ final class Choosing {
                 .toList();
     }
 
+    /** What serves best and what comes second; what was fixed by hand for this entry first, where it serves at all. */
+    private List<Candidate> best(String name, Predicate<Candidate> fits, Comparator<Candidate> order) {
+        Stream<Candidate> fixed = kept(name).stream()
+                .flatMap(hertz -> candidates.stream().filter(each -> each.hertz() == hertz))
+                .filter(fits)
+                .filter(each -> !taken().contains(each.hertz()));
+        return Stream.concat(
+                        fixed,
+                        free(fits).filter(each -> !isKeptForAnother(each, name)).sorted(order))
+                .distinct()
+                .limit(2)
+                .toList();
+    }
+
+    private Optional<Long> kept(String name) {
+        return Optional.ofNullable(demands.kept().get(name)).map(Frequency::hertz);
+    }
+
+    private boolean isKeptForAnother(Candidate candidate, String name) {
+        return demands.kept().entrySet().stream()
+                .anyMatch(each -> each.getValue().hertz() == candidate.hertz()
+                        && !each.getKey().equals(name));
+    }
+
     /** What is still free, far enough from what was taken where there is such. */
-    private java.util.stream.Stream<Candidate> free(Predicate<Candidate> fits) {
+    private Stream<Candidate> free(Predicate<Candidate> fits) {
         List<Long> taken = taken();
         boolean mayCall = wants(Demand.Kind.CALLING) && chosen.isEmpty();
         List<Candidate> left = candidates.stream()
@@ -305,10 +329,16 @@ final class Choosing {
 
     private void take(
             Chosen.Role role, String name, Candidate taken, List<String> who, String why, List<Candidate> best) {
+        boolean fixed = kept(name).filter(hertz -> hertz == taken.hertz()).isPresent();
         String second = best.size() < 2
                 ? " There is no other that would do."
                 : " Next would have been " + best.get(1).channel().transmit().orElseThrow() + ", "
                         + best.get(1).place() + ".";
+        String byHand = fixed
+                ? " It was fixed by hand."
+                : kept(name)
+                        .map(hertz -> " " + new Frequency(hertz) + ", which was fixed by hand, does not do it.")
+                        .orElse("");
         disturbance.clear();
         chosen.add(new Chosen(
                 role,
@@ -317,6 +347,6 @@ final class Choosing {
                 Optional.empty(),
                 who,
                 why + " " + taken.place() + ", " + taken.channel().text(org.wache.channel.Field.POWER_W) + " W."
-                        + second));
+                        + byHand + second));
     }
 }

@@ -1,6 +1,7 @@
 package org.wache.planning;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.wache.reach.Person;
@@ -16,6 +17,8 @@ import org.wache.signal.Frequency;
  * @param calling whether there has to be a channel on which everybody calls
  * @param spare how many channels are wanted beside, 0 or more
  * @param listen what everybody who can shall listen to
+ * @param kept what was fixed by hand: the channels of entries by their keys, {@link Plan.Proposed#keys}
+ * @param without what is not wanted
  */
 public record Demands(
         List<Person> people,
@@ -24,7 +27,21 @@ public record Demands(
         Set<String> services,
         boolean calling,
         int spare,
-        List<Frequency> listen) {
+        List<Frequency> listen,
+        Map<String, Frequency> kept,
+        Set<Frequency> without) {
+
+    /** With nothing fixed by hand. */
+    public Demands(
+            List<Person> people,
+            List<Demands.Team> teams,
+            List<Demands.Pair> mustTalk,
+            Set<String> services,
+            boolean calling,
+            int spare,
+            List<Frequency> listen) {
+        this(people, teams, mustTalk, services, calling, spare, listen, Map.of(), Set.of());
+    }
 
     /** People who belong together, by their names. */
     public record Team(String name, List<String> members) {
@@ -49,6 +66,8 @@ public record Demands(
         mustTalk = List.copyOf(mustTalk);
         services = Set.copyOf(services);
         listen = List.copyOf(listen);
+        kept = Map.copyOf(kept);
+        without = Set.copyOf(without);
     }
 
     /** A team by its name. */

@@ -17,6 +17,7 @@ import org.wache.audit.context.AuditContext;
 import org.wache.channel.ChannelList;
 import org.wache.radio.Radio;
 import org.wache.reach.Person;
+import org.wache.signal.Frequency;
 import org.wache.site.Keying;
 
 /**
@@ -94,11 +95,12 @@ public final class Planner {
             if (chosen.isEmpty()) {
                 break;
             }
-            ChannelList list = new Written(demands, chosen.get(), listeners, timeout).list();
-            best = best.or(() -> Optional.of(new Plan.Proposed(list)));
-            Optional<Long> asked = firstAsked(list, chosen.get());
+            Written written = new Written(demands, chosen.get(), listeners, timeout);
+            Plan.Proposed proposed = new Plan.Proposed(written.list(), written.keys());
+            best = best.or(() -> Optional.of(proposed));
+            Optional<Long> asked = firstAsked(proposed.list(), chosen.get());
             if (asked.isEmpty()) {
-                return new Plan.Proposed(list);
+                return proposed;
             }
             banned.add(asked.get());
         }
@@ -113,6 +115,7 @@ public final class Planner {
         boolean restricted = wanted.stream().anyMatch(each -> each.kind() == Demand.Kind.SERVICES);
         return all.stream()
                 .filter(each -> !banned.contains(each.hertz()))
+                .filter(each -> !demands.without().contains(new Frequency(each.hertz())))
                 .map(each -> each.within(restricted ? demands.services() : Set.of()))
                 .filter(each -> !each.able().isEmpty())
                 .toList();
@@ -133,7 +136,9 @@ public final class Planner {
                 Chosen one = chosen.get(i);
                 boolean theirs = one.candidate().isPresent()
                         && means.getValue().intersects(one.candidate().get().able());
+                boolean fixed = demands.kept().containsKey(one.name());
                 if (theirs
+                        && !fixed
                         && audit.entry(i).own().stream().anyMatch(each -> Chosen.OF_THE_LIST.contains(each.slug()))) {
                     return Optional.of(one.candidate().get().hertz());
                 }

@@ -57,14 +57,11 @@ final class Reasons {
         BitSet reached = new BitSet();
         for (Candidate each : candidates) {
             members.stream()
-                    .filter(member -> {
-                        BitSet rest = (BitSet) others.clone();
-                        rest.clear(member);
-                        return each.able().get(member) && each.able().intersects(rest);
-                    })
+                    .filter(member -> each.able().get(member) && each.able().intersects(others))
                     .forEach(reached::set);
         }
         BitSet left = (BitSet) members.clone();
+        left.andNot(others); // whoever is in both is the link
         left.andNot(reached);
         left.stream()
                 .limit(MOST_NAMED)

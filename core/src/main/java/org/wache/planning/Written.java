@@ -32,6 +32,11 @@ final class Written {
         this.timeout = timeout;
     }
 
+    /** What each entry is, before its name is cut. */
+    List<String> keys() {
+        return chosen.stream().map(Chosen::name).toList();
+    }
+
     ChannelList list() {
         List<String> names = names();
         List<Channel> channels = new ArrayList<>();

@@ -20,6 +20,7 @@ import org.wache.audit.rules.Register;
 import org.wache.channel.Channel;
 import org.wache.channel.ChannelList;
 import org.wache.channel.Field;
+import org.wache.distance.PathLoss;
 import org.wache.rulebook.Edition;
 import org.wache.rulebook.ExposureLimits;
 import org.wache.rulebook.PowerLimit;
@@ -36,9 +37,6 @@ import org.wache.site.Keying;
  * @param added the entries that are added up there, in the list's order
  */
 public record StationSheet(List<Figure> general, List<OnEntry> entries, List<Figure> together, List<Integer> added) {
-
-    /** Radio horizon with 4/3 of the earth's radius, km for heights in m. */
-    private static final double HORIZON = 4.12;
 
     /**
      * The figures for one entry.
@@ -243,7 +241,7 @@ public record StationSheet(List<Figure> general, List<OnEntry> entries, List<Fig
                                 .step("÷", Radiated.number(average), "A", "on average")
                                 .gives(Radiated.number(ah / average), "h", "at best; plan with half"),
                         "common practice, no source")));
-        double horizon = HORIZON * (Math.sqrt(station.heightM()) + Math.sqrt(station.otherHeightM()));
+        double horizon = PathLoss.horizonKm(station.heightM(), station.otherHeightM());
         figures.add(new Figure(
                 "horizon",
                 "Radio horizon",

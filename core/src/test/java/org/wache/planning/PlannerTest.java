@@ -33,6 +33,7 @@ import org.wache.reach.Reach;
 import org.wache.reach.ReachStudy;
 import org.wache.rulebook.Edition;
 import org.wache.rulebook.RulebookReader;
+import org.wache.signal.Frequency;
 
 /** Lists from nothing, held against the auditor and against who reaches whom. Rights by 47 CFR 95 and 97. */
 class PlannerTest {
@@ -317,6 +318,89 @@ class PlannerTest {
                 .filter(each -> each.name().equals(name))
                 .flatMap(each -> each.radios().orElseThrow().stream())
                 .anyMatch(radio -> radio.name().equals(model));
+    }
+
+    private static final String WHOLE = TEAMS
+            + ",\"mustTalk\":[[\"Net control\",\"Levee\"],[\"Net control\",\"Gauges\"]],\"calling\":true,\"spare\":1";
+
+    private static Plan.Proposed again(DemandsReader.Asked asked, Map<String, Frequency> kept, Set<Frequency> without) {
+        Demands all = asked.demands();
+        return (Plan.Proposed) Planner.of(
+                Register.ALL,
+                context(asked),
+                new Demands(
+                        all.people(),
+                        all.teams(),
+                        all.mustTalk(),
+                        all.services(),
+                        all.calling(),
+                        all.spare(),
+                        all.listen(),
+                        kept,
+                        without));
+    }
+
+    private static Frequency on(Plan.Proposed plan, String key) {
+        return plan.list().channels().get(plan.keys().indexOf(key)).transmit().orElseThrow();
+    }
+
+    private static String why(Plan.Proposed plan, String key) {
+        return plan.list().channels().get(plan.keys().indexOf(key)).text(Field.NOTE);
+    }
+
+    @Test
+    void whatIsNotWantedIsReplacedAndTheRestIsThere() {
+        DemandsReader.Asked asked = asked(WHOLE);
+        Plan.Proposed first = again(asked, Map.of(), Set.of());
+        Set<Frequency> without = new HashSet<>();
+        for (String key : first.keys()) {
+            without.add(on(first, key));
+        }
+        Plan.Proposed other = again(asked, Map.of(), without);
+        assertThat(other.keys()).isEqualTo(first.keys());
+        other.keys().forEach(key -> assertThat(without).doesNotContain(on(other, key)));
+        assertClear(asked, other.list());
+    }
+
+    @Test
+    void whatWasFixedByHandStaysAndNothingElseTakesIt() {
+        DemandsReader.Asked asked = asked(WHOLE);
+        Plan.Proposed first = again(asked, Map.of(), Set.of());
+        String tac = first.keys().stream()
+                .filter(each -> each.startsWith("TAC"))
+                .findFirst()
+                .orElseThrow();
+        Frequency wanted = on(again(asked, Map.of(), Set.of(on(first, tac))), tac);
+        Plan.Proposed fixed = again(asked, Map.of(tac, wanted), Set.of());
+        assertThat(on(fixed, tac)).isEqualTo(wanted);
+        assertThat(why(fixed, tac)).contains("It was fixed by hand.");
+        assertThat(fixed.list().channels().stream()
+                        .filter(each -> each.transmit().equals(java.util.Optional.of(wanted))))
+                .hasSize(1);
+        assertClear(asked, fixed.list());
+    }
+
+    /** 150.000 MHz is in no service of the rulebook. */
+    @Test
+    void whatWasFixedAndDoesNotServeIsSaid() {
+        DemandsReader.Asked asked = asked(WHOLE + ",\"services\":[\"gmrs\",\"amateur\",\"frs\"]");
+        Frequency nowhere = Frequency.ofMegahertz("150.000").orElseThrow();
+        Plan.Proposed plan = again(asked, Map.of("CALL", nowhere), Set.of());
+        assertThat(on(plan, "CALL")).isNotEqualTo(nowhere);
+        assertThat(why(plan, "CALL")).contains("150", "which was fixed by hand, does not do it.");
+    }
+
+    /** Somebody in both teams has nobody to reach: they are the link. */
+    @Test
+    void whoIsInBothTeamsIsTheLink() {
+        DemandsReader.Asked asked = asked(
+                "\"teams\":[{\"name\":\"Net control\",\"members\":[\"Ada\",\"Eve\"]},{\"name\":\"Levee\",\"members\":[\"Ada\"]}],"
+                        + "\"mustTalk\":[[\"Net control\",\"Levee\"]]");
+        assertClear(asked, list(asked));
+        DemandsReader.Asked alone = asked(
+                "\"teams\":[{\"name\":\"Net control\",\"members\":[\"Ada\"]},{\"name\":\"Levee\",\"members\":[\"Ada\"]}],"
+                        + "\"mustTalk\":[[\"Net control\",\"Levee\"]]");
+        assertThat(plan(alone)).isInstanceOf(Plan.Proposed.class);
     }
 
     @ParameterizedTest

@@ -68,6 +68,9 @@ class EveryEndpointTest {
             Map.entry(
                     "/proposals/swap",
                     "{\"service\":\"frs\",\"channels\":[],\"narrow\":true,\"watts\":0.5,\"tone\":\"none\",\"repeaters\":false}"),
+            Map.entry(
+                    "/proposals/plan",
+                    "{\"on\":null,\"mustTalk\":[],\"services\":[],\"calling\":true,\"spare\":1,\"listen\":[\"162.550\"],\"kept\":[],\"without\":[]}"),
             Map.entry("/proposals/tones", "{\"entries\":[],\"digital\":false,\"codesOnly\":false,\"models\":[]}"),
             Map.entry("/proposals/names", "{\"length\":8,\"letters\":\"ascii\"}"),
             Map.entry(
@@ -138,6 +141,7 @@ class EveryEndpointTest {
             Map.entry("/merge", "?other={list}"),
             Map.entry("/at", "?mhz=146.52"),
             Map.entry("/reach/gap", "?from=0&to=1"),
+            Map.entry("/reach/distance", "?entry=1&km=3&talksM=1.5&talksDbd=-5&hearsM=10&hearsDbd=0"),
             Map.entry("GET /api/rulebook/sheet", "?band=20%20m"),
             Map.entry("GET /api/rulebook/sheet.svg", "?band=20%20m"),
             Map.entry("GET /api/rulebook/sheet.pdf", "?band=20%20m"),

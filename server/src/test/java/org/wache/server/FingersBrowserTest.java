@@ -3,6 +3,7 @@ package org.wache.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.TimeoutError;
 import com.microsoft.playwright.options.ColorScheme;
 import com.microsoft.playwright.options.LoadState;
 import java.util.ArrayList;
@@ -37,10 +38,14 @@ class FingersBrowserTest extends InBrowser {
         List<String> wrong = new ArrayList<>();
         for (String path : paths) {
             page.navigate(address + path);
-            page.waitForLoadState(LoadState.NETWORKIDLE);
-            if (page.locator("main:visible, aside:visible, section:visible").count() == 0) {
+            try {
+                page.locator("main:visible, aside:visible, section:visible")
+                        .first()
+                        .waitFor();
+            } catch (TimeoutError none) {
                 wrong.add(path + " shows no content");
             }
+            page.waitForLoadState(LoadState.NETWORKIDLE);
             int width = ((Number) page.evaluate("() => document.documentElement.scrollWidth")).intValue();
             if (width > WIDTH) {
                 wrong.add(path + " is " + width + " px wide");
@@ -77,6 +82,7 @@ class FingersBrowserTest extends InBrowser {
                 "/lists/1/who",
                 "/lists/1/fit",
                 "/lists/1/reach",
+                "/lists/1/propose",
                 "/lists/1/site",
                 "/lists/1/abroad",
                 "/lists/1/place",

@@ -104,6 +104,27 @@ class PagesBrowserTest extends InBrowser {
         assertThat(heading("looked at")).isVisible();
     }
 
+    /** The address follows what is chosen when the keys rest; meanwhile somebody may be on the way to another page. */
+    @Test
+    void whoLeavesAPageIsNotBroughtBackByIt() {
+        long list = carriedBy(CSV, "River watch");
+        page.route("**/assets/DeskPage-*.js", route -> {
+            page.waitForTimeout(900);
+            route.resume();
+        });
+        go("/lists/" + list + "/who?by=class");
+        page.getByRole(AriaRole.GRID).focus();
+        page.keyboard().press("ArrowDown");
+        page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("The list"))
+                .getByRole(
+                        AriaRole.LINK,
+                        new Locator.GetByRoleOptions().setName("Desk").setExact(true))
+                .click();
+        assertThat(page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Show only")))
+                .isVisible();
+        page.unroute("**/assets/DeskPage-*.js");
+    }
+
     @Test
     void theCuresOfAWholeListAreOneStepBack() {
         go("/lists/" + carriedBy(CSV, "River watch"));

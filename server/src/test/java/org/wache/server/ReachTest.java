@@ -171,4 +171,35 @@ class ReachTest {
         assertThat(Browserless.json(who.get("/api/lists/" + list + "/gate")).path("state"))
                 .isEqualTo(gate.path("state"));
     }
+
+    /** Over smooth ground two hand-helds with 5 W talk a few kilometres; what is not known is named. Common practice, no source. */
+    @Test
+    void howFarAnEntryCarriesIsAWordWithItsSum() {
+        long list = list(
+                "Reach far",
+                "number,name,rx_mhz,tx_mhz,mode,power_w\n1,TAC,146.5500,146.5500,FM,5\n2,WX,162.55,,NFM,\n3,HF,7.2,7.2,LSB,50\n4,BARE,146.58,146.58,FM,\n",
+                List.of(person("Far Alpha", amateur())));
+        JsonNode slips = Browserless.json(who.get("/api/lists/" + list)).path("slips");
+        java.util.Map<String, Long> ids = new java.util.HashMap<>();
+        slips.forEach(slip -> ids.put(
+                slip.path("fields").path("name").asString(), slip.path("id").asLong()));
+        String ends = "&talksM=1.5&talksDbd=-5&hearsM=1.5&hearsDbd=-5";
+        String at = "/api/lists/" + list + "/reach/distance?entry=";
+        JsonNode near = Browserless.json(who.get(at + ids.get("TAC") + "&km=1" + ends));
+        assertThat(near.path("word").asString()).isEqualTo("in-reach");
+        assertThat(near.path("sum").size()).isEqualTo(6);
+        assertThat(near.path("unknown").toString()).contains("Hills").doesNotContain("5 W is taken");
+        assertThat(Browserless.json(who.get(at + ids.get("TAC") + "&km=40" + ends))
+                        .path("word")
+                        .asString())
+                .isEqualTo("not");
+        assertThat(Browserless.json(who.get(at + ids.get("BARE") + "&km=1" + ends))
+                        .path("unknown")
+                        .toString())
+                .contains("5 W is taken");
+        assertThat(who.get(at + ids.get("WX") + "&km=1" + ends).body()).contains("only listened to");
+        assertThat(who.get(at + ids.get("HF") + "&km=1" + ends).body()).contains("Below 30 MHz");
+        assertThat(who.get(at + ids.get("TAC") + "&km=0" + ends).body()).contains("between 0.05 and 500 km");
+        assertThat(who.get(at + "999999&km=1" + ends).statusCode()).isEqualTo(404);
+    }
 }

@@ -108,6 +108,26 @@ public class Reaching {
         return known;
     }
 
+    /**
+     * Those who carry a list, or one that follows it.
+     *
+     * @param context what the list is held against on the day
+     * @param people with licences and radios; names are all different
+     * @param teams of each
+     * @param holds what each is licensed for, in words
+     */
+    public record Carrying(AuditContext context, List<Person> people, List<List<String>> teams, List<String> holds) {}
+
+    /** Those who carry a list, or one that follows it, on a day. */
+    public Carrying carrying(Source source, LocalDate day) {
+        People people = people(source, carriers(store.family(source.entriesOf())), day);
+        return new Carrying(
+                people.context(),
+                people.all(),
+                people.told().stream().map(ReachPerson::teams).toList(),
+                people.told().stream().map(ReachPerson::holds).toList());
+    }
+
     private static List<Channel> channels(List<ListStore.Stored> stored) {
         return stored.stream().map(ListStore.Stored::channel).toList();
     }
