@@ -136,7 +136,10 @@ public final class Planner {
                 Chosen one = chosen.get(i);
                 boolean theirs = one.candidate().isPresent()
                         && means.getValue().intersects(one.candidate().get().able());
-                boolean fixed = demands.kept().containsKey(one.name());
+                boolean fixed = one.candidate()
+                        .filter(each -> new Frequency(each.hertz())
+                                .equals(demands.kept().get(one.name())))
+                        .isPresent();
                 if (theirs
                         && !fixed
                         && audit.entry(i).own().stream().anyMatch(each -> Chosen.OF_THE_LIST.contains(each.slug()))) {

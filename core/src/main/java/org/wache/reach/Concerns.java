@@ -1,14 +1,17 @@
 package org.wache.reach;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.BitSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.wache.channel.Channel;
+import org.wache.channel.Field;
 
 /** What of who reaches whom needs an answer. Of one person alone nothing is said: there is nobody to reach. */
 public final class Concerns {
@@ -80,7 +83,6 @@ public final class Concerns {
             all.add(new Concern(
                     Concern.Kind.TEAM_ALONE,
                     team,
-                    -1,
                     "Nobody of " + team + " reaches anybody outside it"
                             + (hears ? "; it hears others and cannot answer." : ", and nobody outside reaches it.")));
             if (of.cardinality() == 1) {
@@ -98,14 +100,10 @@ public final class Concerns {
                 all.add(new Concern(
                         Concern.Kind.PERSON_ALONE,
                         names.get(i),
-                        -1,
                         names.get(i) + " reaches nobody, and nobody reaches " + names.get(i) + "."));
             } else if (!reach.means().get(i).talks().isEmpty()) {
                 all.add(new Concern(
-                        Concern.Kind.UNHEARD,
-                        names.get(i),
-                        -1,
-                        "Nobody else hears what " + names.get(i) + " may key."));
+                        Concern.Kind.UNHEARD, names.get(i), "Nobody else hears what " + names.get(i) + " may key."));
             }
         }
     }
@@ -122,8 +120,16 @@ public final class Concerns {
                         Concern.Kind.ONE_TALKS,
                         (channel.number() + " " + channel.name()).strip(),
                         i,
-                        "Only " + names.get(talk[0]) + " may talk on it."));
+                        "Only " + names.get(talk[0]) + " may talk on it.",
+                        about(channel)));
             }
         }
+    }
+
+    private static String about(Channel channel) {
+        return Arrays.stream(Field.values())
+                .filter(Field::judged)
+                .map(field -> field.key() + "=" + channel.text(field))
+                .collect(Collectors.joining("\u001F"));
     }
 }

@@ -116,9 +116,14 @@ class ConcernsTest {
 
     @Test
     void whatIsFoundOtherwiseIsAnotherMatter() {
-        Concern one = new Concern(Concern.Kind.ONE_TALKS, "2 C2", 1, "Only Ada may talk on it.");
+        Concern one = concern(1, "Only Ada may talk on it.", "146.52");
         assertThat(one.print())
-                .isEqualTo(new Concern(Concern.Kind.ONE_TALKS, "2 C2", 7, "Only Ada may talk on it.").print())
-                .isNotEqualTo(new Concern(Concern.Kind.ONE_TALKS, "2 C2", 1, "Only Eve may talk on it.").print());
+                .isEqualTo(concern(7, "Only Ada may talk on it.", "146.52").print())
+                .isNotEqualTo(concern(1, "Only Eve may talk on it.", "146.52").print())
+                .isNotEqualTo(concern(1, "Only Ada may talk on it.", "146.55").print());
+    }
+
+    private static Concern concern(int entry, String message, String about) {
+        return new Concern(Concern.Kind.ONE_TALKS, "2 C2", entry, message, about);
     }
 }

@@ -63,4 +63,15 @@ public final class Audited {
         next.slips = slipsNow;
         return next;
     }
+
+    /** The first number that is free behind those of all entries. */
+    public int nextNumber() {
+        return stored.stream()
+                        .map(each -> each.channel().number())
+                        .filter(number -> number.matches("[0-9]{1,6}"))
+                        .mapToInt(Integer::parseInt)
+                        .max()
+                        .orElse(0)
+                + 1;
+    }
 }

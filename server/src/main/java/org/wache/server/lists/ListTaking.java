@@ -102,13 +102,7 @@ public class ListTaking {
 
     /** Adds one entry behind the others, with the next free number; returns its key. */
     public long addEntry(long account, long list, Map<Field, String> fields) {
-        int number = channels(account, list).stream()
-                        .map(Channel::number)
-                        .filter(text -> text.matches("[0-9]{1,6}"))
-                        .mapToInt(Integer::parseInt)
-                        .max()
-                        .orElse(0)
-                + 1;
+        int number = service.seen(account, list).audited().nextNumber();
         Map<String, String> after = new HashMap<>();
         fields.forEach((field, text) -> after.put(field.key(), text));
         after.put(Field.NUMBER.key(), Integer.toString(number));

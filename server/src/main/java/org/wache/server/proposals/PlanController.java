@@ -141,23 +141,13 @@ class PlanController {
         return new PlanStart(
                 source.head().name(),
                 source.head().version(),
-                next(source),
+                audits.of(source).nextNumber(),
                 source.head().parent().orElse(null),
                 day,
                 teams,
                 services(carrying)
                         .map(each -> new PlanService(each.id(), each.title()))
                         .toList());
-    }
-
-    private int next(Source source) {
-        return audits.of(source).stored().stream()
-                        .map(each -> each.channel().number())
-                        .filter(number -> number.matches("[0-9]{1,6}"))
-                        .mapToInt(Integer::parseInt)
-                        .max()
-                        .orElse(0)
-                + 1;
     }
 
     @PostMapping("/api/lists/{list}/proposals/plan")

@@ -130,13 +130,7 @@ class ProposalController {
             throw new Refused(e.getMessage() + ".");
         }
         List<ListStore.Stored> stored = seen.audited().stored();
-        int next = stored.stream()
-                        .map(each -> each.channel().number())
-                        .filter(number -> number.matches("[0-9]{1,6}"))
-                        .mapToInt(Integer::parseInt)
-                        .max()
-                        .orElse(0)
-                + 1;
+        int next = seen.audited().nextNumber();
         for (int i = 0; i < swapped.size(); i++) {
             if (i < stored.size()) {
                 draft.edit(
