@@ -6,6 +6,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { createElement, useState } from 'react';
 import { flushSync } from 'react-dom';
 import { createRoot, type Root } from 'react-dom/client';
+import * as operation from '../src/operations/plan';
 import * as orders from '../src/bench/orders';
 import * as client from '../src/api/client';
 import * as fresh from '../src/api/fresh';
@@ -28,6 +29,7 @@ import * as reasons from '../src/matrix/reasonText';
 import * as models from '../src/radios/modelBody';
 import * as demands from '../src/propose/demands';
 import * as radios from '../src/radios/state';
+import * as basesMap from '../src/reach/basesMap';
 import * as knots from '../src/reach/knots';
 import * as licences from '../src/roster/time';
 import * as roster from '../src/roster/drafts';
@@ -38,6 +40,7 @@ import { useAxis } from '../src/ruler/useAxis';
 import * as view from '../src/ruler/view';
 import * as profiles from '../src/settings/profileDraft';
 import * as clusters from '../src/site/clusters';
+import * as area from '../src/stations/area';
 import * as station from '../src/stations/draft';
 import * as spectrum from '../src/spectrum/axis';
 import * as megahertz from '../src/ui/Megahertz';
@@ -73,6 +76,7 @@ const pieces: Record<string, Record<string, unknown>> = {
     ...knots,
     standings: (of: knots.Knot[], links: knots.Links) => [...knots.standings(of, links)],
   },
+  basesMap: { ...basesMap },
   paper: { ...paper },
   sheetTable: { ...sheetTable },
   spectrum: { ...spectrum },
@@ -88,6 +92,7 @@ const pieces: Record<string, Record<string, unknown>> = {
     changed: (body: models.ModelBody, key: string, typed: string) => models.changed(body, line(key), typed),
   },
   demands: { ...demands },
+  operation: { ...operation },
   orders: { ...orders },
   overrun: { ...overrun },
   radios: { ...radios },
@@ -113,6 +118,7 @@ const pieces: Record<string, Record<string, unknown>> = {
           row.kind === 'heading' ? `${row.label} ${row.count}+${row.changed}` : `  ${row.slip.fields.name}`,
         ),
   },
+  area: { ...area },
   station: { ...station },
   view: { ...view },
 };

@@ -23,6 +23,8 @@ const DeskPage = page(() => import('./desk/DeskPage'), 'DeskPage');
 const FitPage = page(() => import('./fit/FitPage'), 'FitPage');
 const IntakePage = page(() => import('./intake/IntakePage'), 'IntakePage');
 const OwnRadioPage = page(() => import('./keypad/OwnRadioPage'), 'OwnRadioPage');
+const OperationPage = page(() => import('./operations/OperationPage'), 'OperationPage');
+const OperationsPage = page(() => import('./operations/OperationsPage'), 'OperationsPage');
 const PaperPage = page(() => import('./keypad/PaperPage'), 'PaperPage');
 const TrainerPage = page(() => import('./keypad/TrainerPage'), 'TrainerPage');
 const LogPage = page(() => import('./log/LogPage'), 'LogPage');
@@ -60,6 +62,8 @@ const ELEMENTS: Readonly<Record<string, ReactElement>> = {
   '/lists/{list}/place': <PlacePage />,
   '/lists/{list}/versions': <VersionsPage />,
   '/lists/{list}/release': <GatePage />,
+  '/operations': <OperationsPage />,
+  '/operations/{operation}': <OperationPage />,
   '/roster': <RosterPage />,
   '/radios': <RadiosPage />,
   '/radios/{unit}/by-hand': <ByHandPage />,

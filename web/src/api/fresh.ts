@@ -36,6 +36,7 @@ const FILLED_IN: ReadonlySet<string> = new Set<keyof paths>([
   '/api/groups/{group}/roster',
   '/api/groups/{group}/overlay',
   '/api/groups/{group}/stations',
+  '/api/groups/{group}/areas',
   '/api/groups/{group}/tones',
   '/api/groups/{group}/profiles',
   '/api/lists/{list}/site',

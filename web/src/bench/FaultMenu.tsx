@@ -33,10 +33,11 @@ export function FaultMenu({ unit, label, fault }: { unit: number; label: string;
       ),
     onSettled: caughtUp,
   });
+  const state = fault ? `simulated: ${WORDS[fault]}` : 'simulated';
   return (
     <PopMenu
-      button={fault ? `simulated: ${WORDS[fault]}` : 'simulated'}
-      label={`Simulated radio ${label}`}
+      button={state}
+      label={`${state}, radio ${label}`}
       className={`text-second rounded border border-transparent px-1.5 hover:border-current ${fault ? 'text-query' : 'text-soft'}`}
       look="text-second"
       choices={[

@@ -19,7 +19,11 @@ export function TrainerPage() {
   const able = (radios.data?.models.filter((each) => each.keypad) ?? []).sort((a, b) => b.units - a.units);
   const model = Number(params.get('model') ?? able[0]?.id ?? 0);
   const list = Number(
-    params.get('list') ?? [...(lists.data ?? [])].sort((a, b) => a.counts.hold - b.counts.hold)[0]?.id ?? 0,
+    params.get('list') ??
+      [...(lists.data ?? [])].sort(
+        (a, b) => Number(a.pending) - Number(b.pending) || a.counts.hold - b.counts.hold,
+      )[0]?.id ??
+      0,
   );
   const paper = Server.useQuery(
     'get',

@@ -7,7 +7,8 @@ import { VERDICTS, VerdictMark, verdictEdge, verdictText, verdictWord } from '..
 type Summary = Schemas['ListSummary'];
 
 /** The edge of a list is that of its worst entry. */
-function edge({ counts, unjudged, entries }: Summary): string {
+function edge({ counts, unjudged, entries, pending }: Summary): string {
+  if (pending) return 'border-l-line';
   if (unjudged !== null) return 'border-l-hold';
   const worst = (['hold', 'query'] as const).find((verdict) => counts[verdict] > 0);
   return (worst ? verdictEdge[worst] : entries > 0 ? verdictEdge.clear : undefined) ?? 'border-l-line';
@@ -27,11 +28,14 @@ export function ListRow({ list, under, parent }: { list: Summary; under: boolean
           title={`Changed ${moment(list.changedAt)} by ${list.changedBy}`}
         >
           {list.unjudged === null &&
+            !list.pending &&
             `${list.entries} ${list.entries === 1 ? 'entry' : 'entries'}, ${some(list.carriers, 1) || 'carried by nobody yet'} · `}
           {parent === undefined ? `changed ${lately(list.changedAt)}` : `follows ${parent}`}
         </span>
       </span>
-      {list.unjudged === null ? (
+      {list.pending ? (
+        <span className="text-second text-soft">being judged …</span>
+      ) : list.unjudged === null ? (
         <span className="flex flex-wrap gap-x-3 sm:grid sm:grid-cols-[repeat(4,5.75rem)] sm:gap-x-0">
           {VERDICTS.map((verdict) => (
             <span

@@ -27,6 +27,8 @@ const KINDS: Record<Kind, string> = {
   account: 'account',
   rulebook: 'rulebook',
   station: 'station',
+  operation: 'operation',
+  area: 'area of a team',
 };
 
 /** Who did what, when, to which list, radio or person; nothing is ever taken out of it. */

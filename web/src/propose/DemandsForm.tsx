@@ -125,6 +125,34 @@ export function DemandsForm({ start, draft, busy, onDraft, onPropose }: Props) {
         />
         A channel on which everybody calls
       </label>
+      <label className="flex items-center gap-2">
+        <input
+          type="checkbox"
+          className="size-5"
+          checked={draft.command}
+          onChange={() => onDraft({ ...draft, command: !draft.command })}
+        />
+        A quiet channel for those who lead
+      </label>
+      {start.repeaters.length > 0 && (
+        <fieldset>
+          <legend className="pb-1 font-semibold">Repeaters near the place</legend>
+          <p className="text-second text-soft pb-1">Each comes with a channel for when it fails.</p>
+          <div className="border-edge bg-sheet max-h-48 overflow-y-auto rounded border px-3 py-1">
+            {start.repeaters.map((repeater) => (
+              <label key={repeater.mhz} className="flex min-h-7 items-center gap-2">
+                <input
+                  type="checkbox"
+                  className="size-5"
+                  checked={draft.repeaters.has(repeater.mhz)}
+                  onChange={() => onDraft({ ...draft, repeaters: toggled(draft.repeaters, repeater.mhz) })}
+                />
+                {repeater.name} <span className="text-soft">{repeater.words}</span>
+              </label>
+            ))}
+          </div>
+        </fieldset>
+      )}
       <div className="flex flex-wrap items-center gap-3">
         <Button kind="strong" type="submit" disabled={busy}>
           {busy ? 'Working it out …' : 'Propose'}

@@ -58,6 +58,8 @@ function Proposing({ list, start }: { list: number; start: Schemas['PlanStart'] 
     pairs: new Set(usualPairs(start.teams)),
     services: new Set(),
     calling: true,
+    command: start.teams.length > 2,
+    repeaters: new Set(),
     spare: '1',
     listen: '',
     kept: {},
@@ -121,8 +123,10 @@ function Proposing({ list, start }: { list: number; start: Schemas['PlanStart'] 
               onAnother={(line) => again(another(draft, line))}
             />
             <p className="text-second text-soft">
-              Direct channels only: repeaters are added on the Desk, from those near. Listen before you talk:
-              who is on a channel already is not known here.
+              {start.repeaters.length > 0
+                ? 'Direct channels, and the repeaters that you choose.'
+                : 'Direct channels only: no repeater near the place is known.'}{' '}
+              Listen before you talk: who is on a channel already is not known here.
             </p>
           </>
         )}

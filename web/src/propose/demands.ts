@@ -11,6 +11,9 @@ export interface Draft {
   /** Only these services; all where none is chosen. */
   services: ReadonlySet<string>;
   calling: boolean;
+  command: boolean;
+  /** The outputs of the repeaters that shall be used, in megahertz. */
+  repeaters: ReadonlySet<string>;
   spare: string;
   listen: string;
   /** What was fixed by hand: where an entry talks, by what it is. */
@@ -44,6 +47,8 @@ export function asked(draft: Draft): Schemas['PlanRequest'] {
     }),
     services: [...draft.services],
     calling: draft.calling,
+    command: draft.command,
+    repeaters: [...draft.repeaters],
     spare: Math.max(0, Math.min(50, Math.trunc(Number(draft.spare)) || 0)),
     listen: draft.listen.split(/[\s,;]+/).filter(Boolean),
     kept: Object.entries(draft.kept).map(([key, mhz]) => ({ key, mhz })),
@@ -54,8 +59,13 @@ export function asked(draft: Draft): Schemas['PlanRequest'] {
 /** Where a proposed entry talks, or listens, in megahertz. */
 export const where = (line: Line) => line.fields.txMhz ?? line.fields.rxMhz ?? '';
 
-/** The same with another channel for an entry than the one that was proposed. */
+/** The same with another channel for an entry than the one that was proposed; a repeater is used no more. */
 export function another(draft: Draft, line: Line): Draft {
+  if (line.fields.use === 'repeater')
+    return {
+      ...draft,
+      repeaters: new Set([...draft.repeaters].filter((mhz) => Number(mhz) !== Number(line.fields.rxMhz))),
+    };
   const kept = { ...draft.kept };
   delete kept[line.key];
   return { ...draft, kept, without: [...draft.without, where(line)] };

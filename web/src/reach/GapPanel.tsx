@@ -28,7 +28,7 @@ export function OneWay({ reach, from, to, links }: Props) {
               <span key={entry.id}>
                 {i > 0 && ', '}
                 <Link
-                  to={`/lists/${reach.list}?entry=${entry.id}`}
+                  to={`/lists/${entry.list}?entry=${entry.id}`}
                   className="text-accent underline-offset-2 hover:underline"
                 >
                   {entry.name || entry.number}
@@ -46,12 +46,24 @@ export function OneWay({ reach, from, to, links }: Props) {
 }
 
 function Gap({ reach, from, to }: Omit<Props, 'links'>) {
-  const gap = Server.useQuery('get', '/api/lists/{list}/reach/gap', {
-    params: {
-      path: { list: reach.list },
-      query: { everyone: reach.everyone, on: reach.on, from, to },
+  const ofList = Server.useQuery(
+    'get',
+    '/api/lists/{list}/reach/gap',
+    {
+      params: {
+        path: { list: reach.list ?? 0 },
+        query: { everyone: reach.everyone, on: reach.on, from, to },
+      },
     },
-  });
+    { enabled: reach.list !== null },
+  );
+  const ofOperation = Server.useQuery(
+    'get',
+    '/api/operations/{operation}/reach/gap',
+    { params: { path: { operation: reach.operation ?? 0 }, query: { from, to } } },
+    { enabled: reach.list === null },
+  );
+  const gap = reach.list === null ? ofOperation : ofList;
   if (gap.error) return <Notice message={gap.error.message} />;
   if (!gap.data) return <p className="text-soft">Working it out …</p>;
   return (

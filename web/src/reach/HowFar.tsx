@@ -1,10 +1,11 @@
 import { keepPreviousData } from '@tanstack/react-query';
 import { useState } from 'react';
-import { type Schemas, Server, type Verdict } from '../api/client';
+import { type Schemas, Server } from '../api/client';
 import { SumView } from '../desk/SumView';
 import { Field, INPUT, Labelled } from '../ui/Field';
 import { Notice } from '../ui/Notice';
 import { VerdictMark, verdictText } from '../ui/VerdictMark';
+import { CARRIES } from './BasesMap';
 import type { Reach } from './knots';
 
 /** Usual ends: how high the antenna is, metres, and what it gains, dBd. Common practice, no source. */
@@ -22,12 +23,6 @@ interface End {
   dbd: string;
 }
 
-const WORDS: Record<Schemas['Distance']['word'], [Verdict, string]> = {
-  'in-reach': ['clear', 'In reach'],
-  doubtful: ['query', 'Doubtful'],
-  not: ['hold', 'Not in reach'],
-};
-
 /** How far an entry carries over smooth ground: a word, its sum, and what is not known. */
 export function HowFar({ reach }: { reach: Reach }) {
   const talking = reach.entries.filter((each) => each.talk.length > 0);
@@ -43,7 +38,7 @@ export function HowFar({ reach }: { reach: Reach }) {
     '/api/lists/{list}/reach/distance',
     {
       params: {
-        path: { list: reach.list },
+        path: { list: talking.find((each) => each.id === entry)?.list ?? 0 },
         query: { entry, km: distance, talksM, talksDbd, hearsM, hearsDbd },
       },
     },
@@ -138,7 +133,7 @@ function EndFields({ label, end, onEnd }: { label: string; end: End; onEnd: (end
 }
 
 function Answer({ found }: { found: Schemas['Distance'] }) {
-  const [verdict, words] = WORDS[found.word];
+  const [verdict, words] = CARRIES[found.word];
   return (
     <div role="status" className="flex flex-col gap-1.5">
       <p className={`flex items-center gap-2 font-semibold ${verdictText[verdict]}`}>

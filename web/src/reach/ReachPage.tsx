@@ -8,11 +8,11 @@ import { Chip } from '../ui/Chip';
 import { day } from '../ui/dates';
 import { INPUT } from '../ui/Field';
 import { Notice } from '../ui/Notice';
-import { OneWay } from './GapPanel';
+import { BasesMap } from './BasesMap';
+import { Between } from './Between';
 import { HowFar } from './HowFar';
 import {
   bands,
-  type Knot,
   linked,
   type Links,
   MANY,
@@ -21,7 +21,6 @@ import {
   type Standing,
   standings,
   teamsOf,
-  way,
 } from './knots';
 import { some } from '../ui/people';
 import { SideScroll } from '../ui/SideScroll';
@@ -146,6 +145,7 @@ export function ReachPage() {
                 </p>
               )}
               <HowFar reach={reach} />
+              <BasesMap reach={reach} />
               {worth.length > 0 && (
                 <section aria-label="To be answered before it goes out">
                   <h2 className="text-second text-soft pb-1">To be answered before it goes out</h2>
@@ -219,41 +219,5 @@ function Verdict({ reach, links }: { reach: Reach; links: Links }) {
         {day(reach.on)}
       </span>
     </p>
-  );
-}
-
-function Between({ reach, a, b, links }: { reach: Reach; a: Knot; b: Knot; links: Links }) {
-  const pairs = a.people.flatMap((one) =>
-    b.people.flatMap((other): [number, number][] =>
-      one === other
-        ? []
-        : [
-            [one, other],
-            [other, one],
-          ],
-    ),
-  );
-  const gaps = pairs.filter(([from, to]) => !(`${from} ${to}` in links));
-  const there = way(a, b, links);
-  const back = way(b, a, links);
-  const told = gaps.length > 0 ? gaps : pairs;
-  return (
-    <section aria-label={`${a.name} and ${b.name}`}>
-      <h2 className="text-title font-semibold">
-        {a.name} and {b.name}
-      </h2>
-      {pairs.length > 2 && (
-        <p className="text-soft pb-1">
-          {there.pairs} of {there.of} there, {back.pairs} of {back.of} back.{' '}
-          {gaps.length > 0 ? 'What is missing:' : 'Some of it:'}
-        </p>
-      )}
-      {told.slice(0, FEW).map(([from, to]) => (
-        <OneWay key={`${from} ${to}`} reach={reach} from={from} to={to} links={links} />
-      ))}
-      {told.length > FEW && (
-        <p className="text-soft pt-1">and {told.length - FEW} more; choose people to see each</p>
-      )}
-    </section>
   );
 }

@@ -1,6 +1,7 @@
 import type { Schemas } from '../api/client';
 
-export type Reach = Schemas['ReachTable'];
+/** Of a list, or of the lists of an operation. */
+export type Reach = Schemas['ReachTable'] & { operation?: number };
 
 /** Somebody, or a team, as the picture has them. */
 export interface Knot {

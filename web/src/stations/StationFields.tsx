@@ -80,6 +80,7 @@ export function StationFields({ draft, lines, usualEfficiency, disabled, onChang
           String(Math.max(0, Number(draft.heightM.replace(',', '.')) - 2 || 0)),
         )}
       </div>
+      {figure('Position', undefined, 'position', '45.2012, -93.1034')}
       <div className="grid grid-cols-3 gap-2">
         {figure('Keyed', '% of time', 'keyed')}
         {figure('Supply', 'V', 'supplyV')}

@@ -15,6 +15,7 @@ import { PageHeader } from '../ui/PageHeader';
 import { type Draft, draftOf, formOf, NEW } from './draft';
 import { SheetView } from './SheetView';
 import { StationFields } from './StationFields';
+import { TeamAreas } from './TeamAreas';
 
 /** Base and mobile stations: what they radiate, from where people are safe, what they draw, how far they reach. */
 export function StationsPage() {
@@ -212,6 +213,7 @@ function Sheets({ group, stations, lists }: SheetsProps) {
         <p className="text-second text-soft">
           {stations.lineSource}. Put an antenna or a dummy load on before you key.
         </p>
+        <TeamAreas group={group} />
       </div>
       <div className="flex min-w-0 flex-col gap-4">
         <div className="flex flex-wrap items-end gap-4">

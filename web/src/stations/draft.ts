@@ -19,6 +19,8 @@ export interface Draft {
   supplyV: string;
   efficiency: string;
   batteryAh: string;
+  /** Latitude and longitude in degrees, such as 45.2012, -93.1034. */
+  position: string;
   note: string;
 }
 
@@ -38,6 +40,7 @@ export const NEW: Draft = {
   supplyV: '13.8',
   efficiency: '',
   batteryAh: '',
+  position: '',
   note: '',
 };
 
@@ -59,6 +62,7 @@ export const draftOf = (form: Form): Draft => ({
   supplyV: text(form.supplyV),
   efficiency: form.efficiency == null ? '' : text(Math.round(form.efficiency * 1000) / 10),
   batteryAh: text(form.batteryAh),
+  position: form.latitude == null || form.longitude == null ? '' : `${form.latitude}, ${form.longitude}`,
   note: form.note,
 });
 
@@ -133,6 +137,24 @@ const number = (typed: string): number | null => {
   return found && found.unit === '' ? found.value : null;
 };
 
+/** Degrees of what is typed: 45.2012, -93.1034, or with letters 45.2012 N 93.1034 W; nothing when it is neither. */
+export function position(typed: string): { latitude: number; longitude: number } | null {
+  const found =
+    /^\s*([+−-]?\d{1,3}(?:\.\d+)?)\s*°?\s*([NS]?)\s*[,;\s]\s*([+−-]?\d{1,3}(?:\.\d+)?)\s*°?\s*([EW]?)\s*$/i.exec(
+      typed,
+    );
+  if (!found) return null;
+  // The letter decides: -93.1 W is meant as 93.1 W, and so it is written.
+  const degrees = (figure: string, letter: string, negative: string) => {
+    const value = Number(figure.replace('−', '-'));
+    if (letter === '') return value;
+    return Math.abs(value) * (letter.toUpperCase() === negative ? -1 : 1);
+  };
+  const latitude = degrees(found[1]!, found[2]!, 'S');
+  const longitude = degrees(found[3]!, found[4]!, 'W');
+  return Math.abs(latitude) <= 90 && Math.abs(longitude) <= 180 ? { latitude, longitude } : null;
+}
+
 /** What is wrong with what is typed, or the form. */
 export function formOf(draft: Draft): { form: Form } | { problem: string } {
   const output = watts(draft.output);
@@ -156,6 +178,9 @@ export function formOf(draft: Draft): { form: Form } | { problem: string } {
     if ((needed || typed.trim() !== '') && number(typed) === null)
       return { problem: `${words} should be a number.` };
   }
+  const at = position(draft.position);
+  if (draft.position.trim() !== '' && at === null)
+    return { problem: 'The position is a latitude and a longitude, such as 45.2012, -93.1034.' };
   const share = (typed: string) => (typed.trim() === '' ? null : number(typed)! / 100);
   return {
     form: {
@@ -174,6 +199,8 @@ export function formOf(draft: Draft): { form: Form } | { problem: string } {
       supplyV: number(draft.supplyV)!,
       efficiency: share(draft.efficiency),
       batteryAh: number(draft.batteryAh),
+      latitude: at?.latitude ?? null,
+      longitude: at?.longitude ?? null,
       note: draft.note,
     },
   };

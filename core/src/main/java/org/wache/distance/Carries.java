@@ -85,6 +85,28 @@ public record Carries(Carries.Word word, Sum sum, boolean beyond) {
         return new Carries(left >= RESERVE_DB ? Word.IN_REACH : left >= 0 ? Word.DOUBTFUL : Word.NOT, sum, beyond);
     }
 
+    /** Further than anything here carries, km. */
+    private static final double FAR_KM = 500;
+
+    /**
+     * How far a word holds, km: up to there it is no worse. 0 where it never holds.
+     *
+     * @param word in reach, or doubtful
+     */
+    public static double farthestKm(Frequency frequency, double watts, End talks, End hears, Word word) {
+        double near = 0;
+        double far = FAR_KM;
+        while (far - near > 0.05) {
+            double between = (near + far) / 2;
+            if (of(frequency, watts, talks, hears, between).word().compareTo(word) <= 0) {
+                near = between;
+            } else {
+                far = between;
+            }
+        }
+        return near;
+    }
+
     private static String words(double loss, double free, double plane, double km, double horizon) {
         String way = number(km) + " km, the horizon is at " + number(horizon) + " km";
         if (loss == free) {

@@ -11,6 +11,7 @@ import java.util.Set;
 import org.wache.planning.Demands;
 import org.wache.reach.Person;
 import org.wache.signal.Frequency;
+import org.wache.signal.Tone;
 import tools.jackson.databind.JsonNode;
 
 /** Reads what a list has to do, {@code wache-demands/1}. */
@@ -61,7 +62,11 @@ public final class DemandsReader {
                 new HashSet<>(root.texts("services")),
                 root.flag("calling"),
                 root.whole("spare", 0, MOST_SPARE).orElse(0),
-                listen());
+                listen(),
+                root.flag("command"),
+                repeaters(),
+                Map.of(),
+                Set.of());
     }
 
     private List<Demands.Team> teams() {
@@ -123,5 +128,27 @@ public final class DemandsReader {
                     () -> root.problem("listen[" + all.size() + "]", "a frequency in MHz such as \"162.550\"")));
         }
         return all.stream().distinct().toList();
+    }
+
+    private List<Demands.Repeater> repeaters() {
+        List<Demands.Repeater> all = new ArrayList<>();
+        for (Part part : root.objects("repeaters")) {
+            all.add(new Demands.Repeater(
+                    part.text("name")
+                            .map(String::strip)
+                            .filter(text -> !text.isEmpty())
+                            .orElseThrow(() -> part.problem("name", "a name")),
+                    megahertz(part, "rxMhz"),
+                    megahertz(part, "txMhz"),
+                    part.text("tone").filter(text -> !text.isBlank()).map(text -> Tone.parse(text)
+                            .orElseThrow(() -> part.problem("tone", "a tone such as \"100.0\" or \"D023\"")))));
+        }
+        return all.stream().distinct().toList();
+    }
+
+    private static Frequency megahertz(Part part, String key) {
+        return part.text(key)
+                .flatMap(text -> Frequency.ofMegahertz(text.strip()))
+                .orElseThrow(() -> part.problem(key, "a frequency in MHz such as \"146.940\""));
     }
 }

@@ -80,6 +80,42 @@ final class Candidates {
         return new Candidates(rules, context, people, timeout).all();
     }
 
+    /** The repeaters that are asked for, with who may key each and its direct side. */
+    static List<Repeaters.Side> repeaters(
+            RuleSet rules,
+            AuditContext context,
+            List<Person> people,
+            String timeout,
+            List<Demands.Repeater> repeaters) {
+        Candidates all = new Candidates(rules, context, people, timeout);
+        return Repeaters.of(
+                repeaters,
+                all.best(repeaters.stream().map(Repeaters::through).toList()),
+                all.best(repeaters.stream().map(Repeaters::direct).toList()));
+    }
+
+    /** Each with the power with which it is for most, in their order. */
+    private List<Candidate> best(List<Channel> bases) {
+        List<Candidate> best = new ArrayList<>();
+        for (String watts : watts()) {
+            List<Candidate> tried = tried(
+                    bases.stream()
+                            .map(each -> each.with(
+                                    Map.of(Field.POWER_W, watts, Field.TIMEOUT_S, timeout, Field.SCAN, "yes")))
+                            .toList(),
+                    Double.parseDouble(watts));
+            for (int i = 0; i < tried.size(); i++) {
+                Candidate one = tried.get(i);
+                if (i == best.size()) {
+                    best.add(one);
+                } else {
+                    best.set(i, better(best.get(i), one));
+                }
+            }
+        }
+        return best;
+    }
+
     private List<Candidate> all() {
         AuditContext everybody =
                 context.with(people.stream().map(Person::holder).toList());
@@ -191,7 +227,8 @@ final class Candidates {
         Channel hinted = channel.with(Map.of(Field.SERVICE, service));
         return new Candidate(
                 hinted,
-                DirectChannels.place(context, hinted),
+                // Without a service nobody may key it, and nobody is told where it is.
+                service.isEmpty() ? "" : DirectChannels.place(context, hinted),
                 able,
                 asked,
                 calls(channel.transmit().orElseThrow()),

@@ -23,6 +23,7 @@ final class Choosing {
 
     private final Demands demands;
     private final List<Candidate> candidates;
+    private final List<Repeaters.Side> repeaters;
     private final Listeners listeners;
     private final List<Demand> wanted;
     private final Map<String, BitSet> teams = new HashMap<>();
@@ -32,7 +33,14 @@ final class Choosing {
     private final boolean together;
 
     /** @param together whether all of it is keyed at one site */
-    Choosing(Demands demands, List<Candidate> candidates, Listeners listeners, List<Demand> wanted, boolean together) {
+    Choosing(
+            Demands demands,
+            List<Candidate> candidates,
+            List<Repeaters.Side> repeaters,
+            Listeners listeners,
+            List<Demand> wanted,
+            boolean together) {
+        this.repeaters = repeaters;
         this.together = together;
         this.demands = demands;
         this.candidates = candidates;
@@ -56,7 +64,7 @@ final class Choosing {
 
     /** The channels; empty when there are none that do all of it. */
     Optional<List<Chosen>> all() {
-        boolean can = calling() && pairs() && listening();
+        boolean can = calling() && command() && pairs() && repeaters() && listening();
         if (!can) {
             return Optional.empty();
         }
@@ -103,6 +111,88 @@ final class Choosing {
             left.andNot(taken.able());
         }
         return true;
+    }
+
+    /** For those who lead: what most may key, away from where people call. */
+    private boolean command() {
+        if (!wants(Demand.Kind.COMMAND)) {
+            return true;
+        }
+        List<Candidate> best = best(
+                "COMMAND",
+                each -> each.of(everybody) > 0,
+                Comparator.<Candidate>comparingInt(each -> -whole(each).size()).thenComparing(usual()));
+        if (best.isEmpty()) {
+            return false;
+        }
+        List<String> who = served(best.get(0), everybody);
+        take(
+                Chosen.Role.COMMAND,
+                "COMMAND",
+                best.get(0),
+                who,
+                who.isEmpty()
+                        ? "For those who lead: everybody may key it."
+                        : "For those who lead of " + String.join(", ", who) + ": no channel is for everybody.",
+                best);
+        return true;
+    }
+
+    /** The repeaters that were asked for, and their direct sides behind them. */
+    private boolean repeaters() {
+        for (Demand each : wanted) {
+            if (each.repeater().isEmpty()) {
+                continue;
+            }
+            Optional<Repeaters.Side> side = repeaters.stream()
+                    .filter(one -> one.repeater().equals(each.repeater().get()))
+                    .findFirst();
+            Optional<Candidate> through = side.flatMap(Repeaters.Side::through);
+            if (through.isEmpty()) {
+                return false;
+            }
+            String name = each.repeater().get().name();
+            repeater(name, through.get(), "The repeater " + name + ", as it was asked for.");
+            directSide(name, through.get(), side.flatMap(Repeaters.Side::direct));
+        }
+        return true;
+    }
+
+    /** Its output where that may be talked on with nothing to ask, else a channel of its own: for when the repeater fails. */
+    private void directSide(String repeater, Candidate through, Optional<Candidate> output) {
+        String name = repeater + " D";
+        if (output.isPresent()) {
+            repeater(name, output.get(), "The output of " + repeater + " direct, for when the repeater fails.");
+            return;
+        }
+        List<Candidate> best = best(
+                name,
+                each -> each.of(through.able()) > 0,
+                Comparator.<Candidate>comparingInt(each -> -each.of(through.able()))
+                        .thenComparing(each -> !each.place().equals(through.place()))
+                        .thenComparing(usual()));
+        if (!best.isEmpty()) {
+            take(
+                    Chosen.Role.REPEATER,
+                    name,
+                    best.get(0),
+                    served(best.get(0), through.able()),
+                    "For when " + repeater
+                            + " fails: its output is kept for repeaters or is not everybody's to talk on.",
+                    best);
+        }
+    }
+
+    private void repeater(String name, Candidate taken, String why) {
+        List<String> who = served(taken, everybody);
+        disturbance.clear();
+        chosen.add(new Chosen(
+                Chosen.Role.REPEATER,
+                name,
+                Optional.of(taken),
+                Optional.empty(),
+                who,
+                why + " " + taken.place() + ", " + taken.channel().text(org.wache.channel.Field.POWER_W) + " W."));
     }
 
     /** A member of a pair who does not reach anybody of the other team yet. */

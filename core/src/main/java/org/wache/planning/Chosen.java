@@ -28,8 +28,10 @@ record Chosen(
     /** What an entry is for. */
     enum Role {
         CALLING,
+        COMMAND,
         TACTICAL,
         TEAM,
+        REPEATER,
         SPARE,
         LISTEN
     }

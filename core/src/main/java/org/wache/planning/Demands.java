@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.Set;
 import org.wache.reach.Person;
 import org.wache.signal.Frequency;
+import org.wache.signal.Tone;
 
 /**
  * What a list has to do.
@@ -17,6 +18,8 @@ import org.wache.signal.Frequency;
  * @param calling whether there has to be a channel on which everybody calls
  * @param spare how many channels are wanted beside, 0 or more
  * @param listen what everybody who can shall listen to
+ * @param command whether there has to be a quiet channel for those who lead
+ * @param repeaters those that shall be used, each with its direct side where that may be keyed
  * @param kept what was fixed by hand: the channels of entries by their keys, {@link Plan.Proposed#keys}
  * @param without what is not wanted
  */
@@ -28,10 +31,12 @@ public record Demands(
         boolean calling,
         int spare,
         List<Frequency> listen,
+        boolean command,
+        List<Demands.Repeater> repeaters,
         Map<String, Frequency> kept,
         Set<Frequency> without) {
 
-    /** With nothing fixed by hand. */
+    /** With nothing fixed by hand, neither command nor repeaters. */
     public Demands(
             List<Person> people,
             List<Demands.Team> teams,
@@ -40,7 +45,7 @@ public record Demands(
             boolean calling,
             int spare,
             List<Frequency> listen) {
-        this(people, teams, mustTalk, services, calling, spare, listen, Map.of(), Set.of());
+        this(people, teams, mustTalk, services, calling, spare, listen, false, List.of(), Map.of(), Set.of());
     }
 
     /** People who belong together, by their names. */
@@ -60,7 +65,18 @@ public record Demands(
         }
     }
 
+    /**
+     * A repeater as it is known.
+     *
+     * @param name as people call it
+     * @param output where it is heard
+     * @param input where one talks to reach it
+     * @param access the tone that opens it; empty for none
+     */
+    public record Repeater(String name, Frequency output, Frequency input, Optional<Tone> access) {}
+
     public Demands {
+        repeaters = List.copyOf(repeaters);
         people = List.copyOf(people);
         teams = List.copyOf(teams);
         mustTalk = List.copyOf(mustTalk);

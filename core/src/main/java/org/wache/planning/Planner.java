@@ -38,10 +38,18 @@ public final class Planner {
     private final AuditContext context;
     private final Demands demands;
     private final List<Candidate> all;
+    private final List<Repeaters.Side> repeaters;
     private final Listeners listeners;
     private final String timeout;
 
-    private Planner(RuleSet rules, AuditContext context, Demands demands, String timeout, List<Candidate> all) {
+    private Planner(
+            RuleSet rules,
+            AuditContext context,
+            Demands demands,
+            String timeout,
+            List<Candidate> all,
+            List<Repeaters.Side> repeaters) {
+        this.repeaters = repeaters;
         this.rules = rules;
         this.context = context;
         this.demands = demands;
@@ -58,13 +66,15 @@ public final class Planner {
     public static Plan of(RuleSet rules, AuditContext context, Demands demands) {
         String timeout = timeout(context, demands.people());
         List<Candidate> all = Candidates.of(rules, context, demands.people(), timeout);
-        Plan strict = new Planner(rules, context, demands, timeout, all).plan();
+        List<Repeaters.Side> repeaters =
+                Candidates.repeaters(rules, context, demands.people(), timeout, demands.repeaters());
+        Plan strict = new Planner(rules, context, demands, timeout, all, repeaters).plan();
         if (strict instanceof Plan.Proposed) {
             return strict;
         }
         List<Candidate> lenient =
                 all.stream().map(Candidate::lenient).toList(); // where something is asked of every list
-        Plan other = new Planner(rules, context, demands, timeout, lenient).plan();
+        Plan other = new Planner(rules, context, demands, timeout, lenient, repeaters).plan();
         return other instanceof Plan.Proposed ? other : strict;
     }
 
@@ -91,7 +101,7 @@ public final class Planner {
         Optional<Plan.Proposed> best = Optional.empty();
         for (int attempt = 0; attempt < MOST_TRIES; attempt++) {
             Optional<List<Chosen>> chosen =
-                    new Choosing(demands, usable(whole, banned), listeners, whole, together()).all();
+                    new Choosing(demands, usable(whole, banned), sides(whole), listeners, whole, together()).all();
             if (chosen.isEmpty()) {
                 break;
             }
@@ -121,6 +131,14 @@ public final class Planner {
                 .toList();
     }
 
+    private List<Repeaters.Side> sides(List<Demand> wanted) {
+        boolean restricted = wanted.stream().anyMatch(each -> each.kind() == Demand.Kind.SERVICES);
+        return repeaters.stream()
+                .map(each -> each.within(restricted ? demands.services() : Set.of()))
+                .map(each -> demands.without().contains(each.repeater().output()) ? each.withoutDirect() : each)
+                .toList();
+    }
+
     /** The frequency of the first entry of which something is asked only in the whole list; empty when there is none. */
     private Optional<Long> firstAsked(ChannelList list, List<Chosen> chosen) {
         for (Map.Entry<Optional<Radio>, BitSet> means : radios().entrySet()) {
@@ -142,6 +160,7 @@ public final class Planner {
                         .isPresent();
                 if (theirs
                         && !fixed
+                        && one.role() != Chosen.Role.REPEATER // where it is decides who put it there
                         && audit.entry(i).own().stream().anyMatch(each -> Chosen.OF_THE_LIST.contains(each.slug()))) {
                     return Optional.of(one.candidate().get().hertz());
                 }
@@ -192,7 +211,7 @@ public final class Planner {
     }
 
     private boolean feasible(List<Demand> wanted) {
-        return new Choosing(demands, usable(wanted, Set.of()), listeners, wanted, false)
+        return new Choosing(demands, usable(wanted, Set.of()), sides(wanted), listeners, wanted, false)
                 .all()
                 .isPresent();
     }
@@ -200,7 +219,7 @@ public final class Planner {
     private Plan.Contradiction said(List<Demand> demands) {
         return new Plan.Contradiction(
                 demands.stream().map(each -> each.words()).toList(),
-                new Reasons(this.demands, usable(demands, Set.of()), listeners).of(demands));
+                new Reasons(this.demands, usable(demands, Set.of()), sides(demands), listeners).of(demands));
     }
 
     static boolean apart(Candidate one, long hertz) {

@@ -15,16 +15,18 @@ final class Reasons {
 
     private final Demands demands;
     private final List<Candidate> candidates;
+    private final List<Repeaters.Side> repeaters;
     private final Listeners listeners;
 
-    Reasons(Demands demands, List<Candidate> candidates, Listeners listeners) {
+    Reasons(Demands demands, List<Candidate> candidates, List<Repeaters.Side> repeaters, Listeners listeners) {
+        this.repeaters = repeaters;
         this.demands = demands;
         this.candidates = candidates;
         this.listeners = listeners;
     }
 
     List<String> of(List<Demand> wanted) {
-        Choosing teams = new Choosing(demands, candidates, listeners, wanted, false);
+        Choosing teams = new Choosing(demands, candidates, repeaters, listeners, wanted, false);
         List<String> all = new ArrayList<>();
         for (Demand each : wanted) {
             switch (each.kind()) {
@@ -34,6 +36,11 @@ final class Reasons {
                     oneWay(pair.other(), teams.members(pair.other()), pair.one(), teams.members(pair.one()), all);
                 }
                 case CALLING -> calling(all);
+                case COMMAND -> all.add("Nobody may key a channel that is free.");
+                case REPEATER ->
+                    all.add("Nobody may key the input of "
+                            + each.repeater().orElseThrow().name() + ", "
+                            + each.repeater().orElseThrow().input() + ", with a radio of theirs.");
                 case LISTEN ->
                     all.add("Nobody has a radio that hears " + each.frequency().orElseThrow() + ".");
                 case SPARE ->

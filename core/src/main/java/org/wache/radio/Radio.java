@@ -42,6 +42,11 @@ public record Radio(
         return new Radio(model, lock, label, inhibited, bands);
     }
 
+    /** The same, whichever of its kind it is. */
+    public Radio unlabelled() {
+        return label.isEmpty() ? this : new Radio(model, lock, Optional.empty(), inhibited, off);
+    }
+
     /** Where its lock lets it transmit; empty when not known. Bands that are switched off on it are still among them. */
     public List<Span> transmits() {
         return lock.map(LockMode::transmit)

@@ -79,4 +79,10 @@ public record RadioModel(
                 .flatMap(each -> each.band().stream())
                 .toList();
     }
+
+    /** Of its name alone: models are told apart by it, and the whole of one is long to go through for each look into a table. */
+    @Override
+    public int hashCode() {
+        return name.hashCode();
+    }
 }

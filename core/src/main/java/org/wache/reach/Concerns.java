@@ -3,7 +3,6 @@ package org.wache.reach;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -19,40 +18,29 @@ public final class Concerns {
     private final List<String> names;
     private final List<? extends Set<String>> teams;
     private final List<Channel> channels;
-    private final Reach reach;
-    private final BitSet[] reaches;
-    private final BitSet[] isReachedBy;
+    private final List<Reach.Means> means;
+    private final List<BitSet> reaches;
+    private final BitSet areReached = new BitSet();
 
-    private Concerns(Reach reach, List<String> names, List<? extends Set<String>> teams, List<Channel> channels) {
-        this.reach = reach;
+    private Concerns(
+            ReachStudy.Matrix reach, List<String> names, List<? extends Set<String>> teams, List<Channel> channels) {
+        this.means = reach.means();
+        this.reaches = reach.reaches();
         this.names = names;
         this.teams = teams;
         this.channels = channels;
-        this.reaches = empty(names.size());
-        this.isReachedBy = empty(names.size());
-        Map<String, Integer> places = new HashMap<>();
-        IntStream.range(0, names.size()).forEach(i -> places.put(names.get(i), i));
-        for (Reach.Link link : reach.links()) {
-            int from = places.get(link.from());
-            int to = places.get(link.to());
-            reaches[from].set(to);
-            isReachedBy[to].set(from);
-        }
-    }
-
-    private static BitSet[] empty(int size) {
-        return IntStream.range(0, size).mapToObj(i -> new BitSet()).toArray(BitSet[]::new);
+        reaches.forEach(areReached::or);
     }
 
     /**
      * What needs an answer: teams first, then people, then entries.
      *
-     * @param names of the people, all different, in the order of {@link Reach#means}
+     * @param names of the people, all different, in their order in what is studied
      * @param teams of each
      * @param channels the entries that were studied, in their order
      */
     public static List<Concern> of(
-            Reach reach, List<String> names, List<? extends Set<String>> teams, List<Channel> channels) {
+            ReachStudy.Matrix reach, List<String> names, List<? extends Set<String>> teams, List<Channel> channels) {
         return names.size() < 2 ? List.of() : new Concerns(reach, names, teams, channels).all();
     }
 
@@ -76,10 +64,10 @@ public final class Concerns {
             BitSet others = new BitSet();
             others.set(0, names.size());
             others.andNot(of);
-            if (others.isEmpty() || of.stream().anyMatch(one -> reaches[one].intersects(others))) {
+            if (others.isEmpty() || of.stream().anyMatch(one -> reaches.get(one).intersects(others))) {
                 return;
             }
-            boolean hears = of.stream().anyMatch(one -> isReachedBy[one].intersects(others));
+            boolean hears = others.stream().anyMatch(other -> reaches.get(other).intersects(of));
             all.add(new Concern(
                     Concern.Kind.TEAM_ALONE,
                     team,
@@ -93,15 +81,15 @@ public final class Concerns {
 
     private void people(List<Concern> all, BitSet told) {
         for (int i = 0; i < names.size(); i++) {
-            if (told.get(i) || !reaches[i].isEmpty()) {
+            if (told.get(i) || !reaches.get(i).isEmpty()) {
                 continue;
             }
-            if (isReachedBy[i].isEmpty()) {
+            if (!areReached.get(i)) {
                 all.add(new Concern(
                         Concern.Kind.PERSON_ALONE,
                         names.get(i),
                         names.get(i) + " reaches nobody, and nobody reaches " + names.get(i) + "."));
-            } else if (!reach.means().get(i).talks().isEmpty()) {
+            } else if (!means.get(i).talks().isEmpty()) {
                 all.add(new Concern(
                         Concern.Kind.UNHEARD, names.get(i), "Nobody else hears what " + names.get(i) + " may key."));
             }
@@ -112,7 +100,7 @@ public final class Concerns {
         for (int i = 0; i < channels.size(); i++) {
             int entry = i;
             int[] talk = IntStream.range(0, names.size())
-                    .filter(one -> reach.means().get(one).talks().get(entry))
+                    .filter(one -> means.get(one).talks().get(entry))
                     .toArray();
             if (talk.length == 1) {
                 Channel channel = channels.get(i);

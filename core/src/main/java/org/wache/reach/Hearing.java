@@ -9,12 +9,12 @@ import org.wache.signal.Mode;
 import org.wache.signal.Tone;
 
 /** Whether what is keyed on one entry is heard on another: frequency, mode, tone and digital codes. */
-final class Hearing {
+public final class Hearing {
 
     private Hearing() {}
 
     /** Directly, or through the repeater that the first talks through. */
-    static boolean hears(Channel talks, Channel listens) {
+    public static boolean hears(Channel talks, Channel listens) {
         return alike(talks, listens) && (throughRepeater(talks, listens) || directly(talks, listens));
     }
 

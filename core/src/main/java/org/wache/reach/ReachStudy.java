@@ -9,8 +9,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import org.wache.audit.Alike;
 import org.wache.audit.Audit;
 import org.wache.audit.Auditor;
 import org.wache.audit.RuleSet;
@@ -43,35 +45,97 @@ public final class ReachStudy {
 
     private static final int MOST_REASONS = 3;
     private static final int MOST_NAMED = 8;
+    /** Audits of lists with more entries are not kept. */
+    private static final int MOST_KEPT = 1_000;
 
     private final RuleSet rules;
-    private final AuditContext context;
+    private final List<Part> parts;
     private final List<Person> people;
     private final List<Channel> channels;
     private final List<String> numbers;
-    private final ChannelList heard;
-    private final ChannelList keyed;
     private final BitSet[] heardOn;
     private final Map<List<Object>, Audit> audits = new HashMap<>();
     private final Map<List<Object>, BitSet> ears = new HashMap<>();
+    /** For each of the people which kind they are of. */
+    private final List<Integer> kinds;
 
-    private ReachStudy(RuleSet rules, AuditContext context, List<Person> people, List<ChannelList> lists) {
+    /** By the kinds of two people. */
+    private final Map<List<Integer>, List<Help>> changes = new HashMap<>();
+
+    private final Map<List<Integer>, Optional<String>> furtherChannels = new HashMap<>();
+
+    /**
+     * One of the lists.
+     *
+     * @param place which it is, from 0
+     * @param first the place of its first entry among those of all lists
+     * @param heard its entries as those who only listen have them
+     */
+    private record Part(int place, int first, AuditContext context, ChannelList keyed, ChannelList heard) {
+
+        int size() {
+            return keyed.channels().size();
+        }
+
+        boolean has(int entry) {
+            return entry >= first && entry < first + size();
+        }
+    }
+
+    private ReachStudy(RuleSet rules, List<Listed> lists, List<Person> people) {
         this.rules = rules;
-        this.context = context;
         this.people = people;
-        this.channels = lists.stream().flatMap(list -> list.channels().stream()).toList();
-        this.numbers = lists.stream()
+        this.channels =
+                lists.stream().flatMap(each -> each.list().channels().stream()).toList();
+        this.numbers = numbers(lists.stream().map(Listed::list).toList());
+        this.parts = parts(lists);
+        this.heardOn = heardOn(channels);
+        Map<Object, Integer> known = new HashMap<>();
+        this.kinds = people.stream()
+                .map(this::kind)
+                .map(kind -> known.computeIfAbsent(kind, any -> known.size()))
+                .toList();
+    }
+
+    /** Equal for people who may key, and hear, the same: for many people there are few. */
+    private Object kind(Person person) {
+        return List.of(
+                parts.stream()
+                        .map(part -> Alike.of(person.holder(), part.context()))
+                        .toList(),
+                person.radios()
+                        .map(radios -> radios.stream().map(Radio::unlabelled).collect(Collectors.toSet())),
+                person.carries());
+    }
+
+    /** How messages name the entries of lists, in their order: with the list before the number where there are several. */
+    public static List<String> numbers(List<ChannelList> lists) {
+        return lists.stream()
                 .flatMap(list -> list.channels().stream()
                         .map(channel -> lists.size() == 1 ? channel.number() : list.name() + " " + channel.number()))
                 .toList();
-        this.keyed = new ChannelList("reach", List.of(), numbered(channels));
-        this.heard = new ChannelList(
-                "reach",
-                List.of(),
-                keyed.channels().stream()
-                        .map(channel -> channel.with(Map.of(Field.TX_MHZ, "", Field.TX_TONE, "", Field.USE, "")))
-                        .toList());
-        this.heardOn = heardOn(channels);
+    }
+
+    private static List<Part> parts(List<Listed> lists) {
+        List<Part> parts = new ArrayList<>();
+        int first = 0;
+        for (Listed each : lists) {
+            ChannelList keyed = new ChannelList(
+                    each.list().name(), List.of(), numbered(each.list().channels()));
+            ChannelList heard = new ChannelList(
+                    each.list().name(),
+                    List.of(),
+                    keyed.channels().stream()
+                            .map(channel -> channel.with(Map.of(Field.TX_MHZ, "", Field.TX_TONE, "", Field.USE, "")))
+                            .toList());
+            parts.add(new Part(parts.size(), first, each.context(), keyed, heard));
+            first += keyed.channels().size();
+        }
+        return parts;
+    }
+
+    private Part partOf(int entry) {
+        return parts.stream().filter(part -> part.has(entry)).findFirst().orElseThrow();
     }
 
     /** On which entries each is heard; only those that listen where it, or its repeater, is sent are asked. */
@@ -100,7 +164,7 @@ public final class ReachStudy {
         return heardOn;
     }
 
-    /** Entries of several lists may have the same numbers, which is nobody's fault here. */
+    /** Entries may have the same numbers, or none: the audit of the list says so, and here it is nobody's fault. */
     private static List<Channel> numbered(List<Channel> channels) {
         return IntStream.range(0, channels.size())
                 .mapToObj(i -> channels.get(i).with(Map.of(Field.NUMBER, Integer.toString(i + 1))))
@@ -115,76 +179,123 @@ public final class ReachStudy {
      */
     public static Reach of(
             RuleSet rules, AuditContext context, List<Person> people, List<ChannelList> lists, List<Radio> known) {
-        return new ReachStudy(rules, context, people, lists).study(known);
+        return of(rules, listed(context, lists), people, known);
     }
 
-    /** As {@link #of}, without asking why anybody does not reach anybody, which takes much longer. */
+    /** As {@link #of(RuleSet, AuditContext, List, List, List)}, each list held against what is its own. */
+    public static Reach of(RuleSet rules, List<Listed> lists, List<Person> people, List<Radio> known) {
+        return new ReachStudy(rules, lists, people).study(known);
+    }
+
+    private static List<Listed> listed(AuditContext context, List<ChannelList> lists) {
+        return lists.stream().map(list -> new Listed(context, list)).toList();
+    }
+
+    /** Who reaches whom, without asking why anybody does not reach anybody, which takes much longer. */
     public static Reach links(RuleSet rules, AuditContext context, List<Person> people, List<ChannelList> lists) {
-        return new ReachStudy(rules, context, people, lists).linked().reach(List.of());
+        return links(rules, listed(context, lists), people);
+    }
+
+    /** As {@link #links(RuleSet, AuditContext, List, List)}, each list held against what is its own. */
+    public static Reach links(RuleSet rules, List<Listed> lists, List<Person> people) {
+        ReachStudy study = new ReachStudy(rules, lists, people);
+        return study.reach(study.linked(), List.of());
+    }
+
+    /**
+     * Who reaches whom, without the entries on which they do, which for many people are more than fit.
+     *
+     * @param means what each may key and hears, in the order of the people
+     * @param reaches for each the places of those whom they reach
+     */
+    public record Matrix(List<Reach.Means> means, List<BitSet> reaches) {}
+
+    /** Who reaches whom, for any number of people. */
+    public static Matrix matrix(RuleSet rules, List<Listed> lists, List<Person> people) {
+        Linked linked = new ReachStudy(rules, lists, people).linked();
+        return new Matrix(linked.means(), linked.reaches());
     }
 
     private Reach study(List<Radio> known) {
         Linked linked = linked();
-        return linked.reach(missing(linked, known));
+        return reach(linked, missing(linked, known));
     }
 
-    /** Who reaches whom: what each may key and hears, the links, and the same by places. */
-    private record Linked(
-            List<BitSet> talks, List<BitSet> hears, List<Reach.Link> links, boolean[][] linked, List<String> alone) {
+    /** What each may key and hears, and whom each reaches, by places. */
+    private record Linked(List<BitSet> talks, List<BitSet> hears, List<BitSet> reaches) {
 
-        Reach reach(List<Reach.Missing> missing) {
-            return new Reach(
-                    links,
-                    missing,
-                    alone,
-                    IntStream.range(0, talks.size())
-                            .mapToObj(one -> new Reach.Means(talks.get(one), hears.get(one)))
-                            .toList());
+        boolean reach(int from, int to) {
+            return reaches.get(from).get(to);
+        }
+
+        List<Reach.Means> means() {
+            return IntStream.range(0, talks.size())
+                    .mapToObj(one -> new Reach.Means(talks.get(one), hears.get(one)))
+                    .toList();
         }
     }
 
     private Linked linked() {
-        List<BitSet> talks = people.stream().map(this::talks).toList();
-        List<BitSet> hears = people.stream().map(this::hears).toList();
-        List<Reach.Link> links = new ArrayList<>();
-        boolean[][] linked = new boolean[people.size()][people.size()];
-        for (int from = 0; from < people.size(); from++) {
-            for (int to = 0; to < people.size(); to++) {
-                BitSet on = from == to ? new BitSet() : reached(talks.get(from), hears.get(to));
-                linked[from][to] = !on.isEmpty();
-                if (!on.isEmpty()) {
-                    links.add(new Reach.Link(
-                            people.get(from).name(),
-                            people.get(to).name(),
-                            on.stream().mapToObj(numbers::get).toList()));
-                }
-            }
+        Map<Integer, BitSet> talksOf = new HashMap<>();
+        Map<Integer, BitSet> hearsOf = new HashMap<>();
+        for (int one = 0; one < people.size(); one++) {
+            Person person = people.get(one);
+            talksOf.computeIfAbsent(kinds.get(one), any -> talks(person));
+            hearsOf.computeIfAbsent(kinds.get(one), any -> hears(person));
         }
-        return new Linked(talks, hears, links, linked, alone(linked));
+        List<BitSet> talks = kinds.stream().map(talksOf::get).toList();
+        List<BitSet> hears = kinds.stream().map(hearsOf::get).toList();
+        List<BitSet> reaches = new ArrayList<>();
+        for (int from = 0; from < people.size(); from++) {
+            BitSet isHeardOn = new BitSet();
+            talks.get(from).stream().forEach(entry -> isHeardOn.or(heardOn[entry]));
+            BitSet whom = new BitSet();
+            for (int to = 0; to < people.size(); to++) {
+                whom.set(to, from != to && isHeardOn.intersects(hears.get(to)));
+            }
+            reaches.add(whom);
+        }
+        return new Linked(talks, hears, reaches);
+    }
+
+    private Reach reach(Linked linked, List<Reach.Missing> missing) {
+        List<Reach.Link> links = new ArrayList<>();
+        for (int from = 0; from < people.size(); from++) {
+            int one = from;
+            linked.reaches().get(from).stream()
+                    .forEach(to -> links.add(new Reach.Link(
+                            people.get(one).name(),
+                            people.get(to).name(),
+                            reached(linked.talks().get(one), linked.hears().get(to)).stream()
+                                    .mapToObj(numbers::get)
+                                    .toList())));
+        }
+        return new Reach(links, missing, alone(linked), linked.means());
     }
 
     private List<Reach.Missing> missing(Linked all, List<Radio> known) {
         List<Reach.Missing> missing = new ArrayList<>();
         for (int from = 0; from < people.size(); from++) {
             for (int to = 0; to < people.size(); to++) {
-                if (from != to && !all.linked()[from][to]) {
+                if (from != to && !all.reach(from, to)) {
                     BitSet talks = all.talks().get(from);
                     BitSet hears = all.hears().get(to);
                     missing.add(new Reach.Missing(
                             people.get(from).name(),
                             people.get(to).name(),
                             reasons(people.get(from), people.get(to), talks, hears),
-                            least(from, to, all.linked(), all.talks(), all.hears(), known)));
+                            least(from, to, all, known)));
                 }
             }
         }
         return missing;
     }
 
-    private List<String> alone(boolean[][] linked) {
+    private List<String> alone(Linked linked) {
+        BitSet areReached = new BitSet();
+        linked.reaches().forEach(areReached::or);
         return IntStream.range(0, people.size())
-                .filter(one -> IntStream.range(0, people.size()).noneMatch(other -> linked[one][other])
-                        || IntStream.range(0, people.size()).noneMatch(other -> linked[other][one]))
+                .filter(one -> linked.reaches().get(one).isEmpty() || !areReached.get(one))
                 .mapToObj(one -> people.get(one).name())
                 .toList();
     }
@@ -202,47 +313,82 @@ public final class ReachStudy {
                 .orElse(List.of(Optional.empty()));
     }
 
-    /** The entries that somebody may key with a radio of theirs. */
+    /** The entries of the lists that somebody carries which they may key with a radio of theirs. */
     private BitSet talks(Person person) {
         BitSet all = new BitSet();
-        for (Optional<Radio> radio : means(person)) {
-            Audit audit = audit(person.holder(), radio);
-            for (int i = 0; i < channels.size(); i++) {
-                Verdict verdict = audit.entry(i).verdict();
-                boolean silent = radio.filter(Radio::inhibited).isPresent()
-                        || channels.get(i).transmit().isEmpty();
-                all.set(i, all.get(i) || (verdict == Verdict.CLEAR || verdict == Verdict.QUERY) && !silent);
+        for (Part part : carried(person)) {
+            for (Optional<Radio> radio : means(person)) {
+                Audit audit = audit(person.holder(), radio.map(Radio::unlabelled), part);
+                boolean silent = radio.filter(Radio::inhibited).isPresent();
+                for (int i = 0; i < part.size() && !silent; i++) {
+                    Verdict verdict = audit.entry(i).verdict();
+                    if ((verdict == Verdict.CLEAR || verdict == Verdict.QUERY)
+                            && channels.get(part.first() + i).transmit().isPresent()) {
+                        all.set(part.first() + i);
+                    }
+                }
             }
         }
         return all;
     }
 
-    private Audit audit(Holder holder, Optional<Radio> radio) {
-        return audits.computeIfAbsent(List.of(holder.licences(), radio), any -> new Auditor(
-                        rules,
-                        context.with(List.of(holder)).forRadios(radio.stream().toList()))
-                .audit(keyed));
+    private List<Part> carried(Person person) {
+        return parts.stream().filter(part -> person.carries(part.place())).toList();
     }
 
-    /** The entries that a radio of somebody can be set to, to listen. */
+    /** Kept for who is alike; of long lists it is looked at once for each kind of people, and would fill the memory. */
+    private Audit audit(Holder holder, Optional<Radio> radio, Part part) {
+        if (part.size() > MOST_KEPT) {
+            return audited(holder, radio, part);
+        }
+        return audits.computeIfAbsent(
+                List.of(Alike.of(holder, part.context()), radio, part.place()), any -> audited(holder, radio, part));
+    }
+
+    private Audit audited(Holder holder, Optional<Radio> radio, Part part) {
+        return auditor(holder, radio, part).audit(part.keyed());
+    }
+
+    private Auditor auditor(Holder holder, Optional<Radio> radio, Part part) {
+        return new Auditor(
+                rules,
+                part.context().with(List.of(holder)).forRadios(radio.stream().toList()));
+    }
+
+    /** Of one entry; of a long list it is judged by itself: what others have to do with it holds up nobody. */
+    private List<Finding> findings(Holder holder, Optional<Radio> radio, Part part, int entry) {
+        if (part.size() > MOST_KEPT) {
+            return auditor(holder, radio, part)
+                    .audit(new ChannelList(
+                            part.keyed().name(),
+                            List.of(),
+                            List.of(part.keyed().channels().get(entry))))
+                    .findings(0);
+        }
+        return audit(holder, radio, part).findings(entry);
+    }
+
+    /** The entries of the lists that somebody carries to which a radio of theirs can be set, to listen. */
     private BitSet hears(Person person) {
         BitSet all = new BitSet();
-        means(person).forEach(radio -> all.or(ears(radio)));
+        carried(person)
+                .forEach(part -> means(person).forEach(radio -> all.or(ears(radio.map(Radio::unlabelled), part))));
         return all;
     }
 
-    private BitSet ears(Optional<Radio> radio) {
-        return ears.computeIfAbsent(List.of(radio), any -> {
+    private BitSet ears(Optional<Radio> radio, Part part) {
+        return ears.computeIfAbsent(List.of(radio, part.place()), any -> {
             Audit audit = new Auditor(
                             rules,
-                            context.with(List.of(new Holder("nobody", List.of())))
+                            part.context()
+                                    .with(List.of(new Holder("nobody", List.of())))
                                     .forRadios(radio.stream().toList()))
-                    .audit(heard);
+                    .audit(part.heard());
             BitSet all = new BitSet();
-            for (int i = 0; i < channels.size(); i++) {
+            for (int i = 0; i < part.size(); i++) {
                 all.set(
-                        i,
-                        channels.get(i).receive().isPresent()
+                        part.first() + i,
+                        channels.get(part.first() + i).receive().isPresent()
                                 && audit.findings(i).stream()
                                         .noneMatch(each -> each.holds() && DEAF.contains(each.slug())));
             }
@@ -257,13 +403,23 @@ public final class ReachStudy {
         if (to.radios().filter(List::isEmpty).isPresent()) {
             return List.of(to.name() + " has no radio.");
         }
+        for (Person each : List.of(from, to)) {
+            if (carried(each).isEmpty()) {
+                return List.of(each.name() + " carries none of the lists.");
+            }
+        }
         if (hears.isEmpty()) {
             return List.of("No radio of " + to.name() + " can be set to an entry of the list.");
         }
         Set<String> all = new LinkedHashSet<>();
         for (int i = 0; i < channels.size() && all.size() < MOST_REASONS; i++) {
             if (heardOn[i].intersects(hears) && !talks.get(i)) {
-                why(from, i).ifPresent(all::add);
+                Part part = partOf(i);
+                if (from.carries(part.place())) {
+                    why(from, i).ifPresent(all::add);
+                } else {
+                    all.add(from.name() + " does not carry " + part.keyed().name() + ".");
+                }
             }
         }
         if (!talks.isEmpty()) {
@@ -283,8 +439,9 @@ public final class ReachStudy {
 
     /** Why somebody may not key an entry, with the radio that comes nearest to it. */
     private Optional<String> why(Person person, int entry) {
+        Part part = partOf(entry);
         return means(person).stream()
-                .map(radio -> audit(person.holder(), radio).findings(entry).stream()
+                .map(radio -> findings(person.holder(), radio, part, entry - part.first()).stream()
                         .filter(Finding::holds)
                         .toList())
                 .filter(holds -> !holds.isEmpty())
@@ -293,43 +450,91 @@ public final class ReachStudy {
                         + holds.get(0).message());
     }
 
-    private List<String> least(
-            int from, int to, boolean[][] linked, List<BitSet> talks, List<BitSet> hears, List<Radio> known) {
+    /** Something that helps, and for whom; for nobody in particular where it says whom it helps. */
+    private record Help(String words, Whose whose) {
+
+        private enum Whose {
+            FROM,
+            TO,
+            NOBODY
+        }
+
+        String words(Person from, Person to) {
+            return switch (whose) {
+                case FROM -> words + " for " + from.name();
+                case TO -> words + " for " + to.name();
+                case NOBODY -> words;
+            };
+        }
+    }
+
+    /** What would help, the same for all of two kinds of people, but for who relays. */
+    private List<String> least(int from, int to, Linked linked, List<Radio> known) {
         Person one = people.get(from);
         Person other = people.get(to);
+        List<Integer> both = List.of(kinds.get(from), kinds.get(to));
         List<String> all = new ArrayList<>();
-        Helps helps = new Helps(context.edition());
-        helps.licences(one.holder())
-                .filter(licensed -> !reached(talks(one.with(licensed.holder())), hears.get(to))
-                        .isEmpty())
-                .findFirst()
-                .ifPresent(licensed -> all.add(licensed.words() + " for " + one.name()));
-        known.stream()
-                .filter(radio ->
-                        !reached(talks.get(from), ears(Optional.of(radio))).isEmpty())
-                .findFirst()
-                .ifPresent(radio -> all.add("a radio like " + radio.name() + " for " + other.name()));
-        known.stream()
-                .filter(radio -> !reached(talks(one.with(radio)), hears.get(to)).isEmpty())
-                .findFirst()
-                .ifPresent(radio -> all.add("a radio like " + radio.name() + " for " + one.name()));
+        changes.computeIfAbsent(both, any -> changes(from, to, linked, known))
+                .forEach(help -> all.add(help.words(one, other)));
         IntStream.range(0, people.size())
-                .filter(relay -> linked[from][relay] && linked[relay][to])
+                .filter(relay -> linked.reach(from, relay) && linked.reach(relay, to))
                 .mapToObj(relay -> people.get(relay).name() + " relays")
                 .findFirst()
                 .ifPresent(all::add);
-        helps.channels()
-                .filter(channel -> mayBoth(one, other, channel))
+        furtherChannels
+                .computeIfAbsent(both, any -> new Helps(parts.get(0).context().edition())
+                        .channels()
+                        .filter(channel -> mayBoth(one, other, channel))
+                        .findFirst()
+                        .map(channel -> "an entry on " + channel.name() + " ("
+                                + channel.receive().orElseThrow() + "), which both may use"))
+                .ifPresent(all::add);
+        return all;
+    }
+
+    /** Lists, licences and radios that would let one reach the other. */
+    private List<Help> changes(int from, int to, Linked linked, List<Radio> known) {
+        BitSet talks = linked.talks().get(from);
+        BitSet hears = linked.hears().get(to);
+        Person one = people.get(from);
+        Person other = people.get(to);
+        List<Help> all = new ArrayList<>();
+        parts.stream()
+                .filter(part -> !one.carries(part.place()))
+                .filter(part ->
+                        !reached(talks(one.carrying(part.place())), hears).isEmpty())
                 .findFirst()
-                .ifPresent(channel -> all.add("an entry on " + channel.name() + " ("
-                        + channel.receive().orElseThrow() + "), which both may use"));
+                .ifPresent(part -> all.add(new Help(part.keyed().name(), Help.Whose.FROM)));
+        parts.stream()
+                .filter(part -> !other.carries(part.place()))
+                .filter(part ->
+                        !reached(talks, hears(other.carrying(part.place()))).isEmpty())
+                .findFirst()
+                .ifPresent(part -> all.add(new Help(part.keyed().name(), Help.Whose.TO)));
+        new Helps(parts.get(0).context().edition())
+                .licences(one.holder())
+                .filter(licensed ->
+                        !reached(talks(one.with(licensed.holder())), hears).isEmpty())
+                .findFirst()
+                .ifPresent(licensed -> all.add(new Help(licensed.words(), Help.Whose.FROM)));
+        known.stream()
+                .filter(radio -> !reached(talks, hears(other.with(radio))).isEmpty())
+                .findFirst()
+                .ifPresent(radio -> all.add(new Help("a radio like " + radio.name(), Help.Whose.TO)));
+        known.stream()
+                .filter(radio -> !reached(talks(one.with(radio)), hears).isEmpty())
+                .findFirst()
+                .ifPresent(radio -> all.add(new Help("a radio like " + radio.name(), Help.Whose.FROM)));
         return all;
     }
 
     /** Whether one may key a further channel, and the other hears it. */
     private boolean mayBoth(Person one, Person other, Channel channel) {
         Reach alone = links(
-                rules, context, List.of(one, other), List.of(new ChannelList("one", List.of(), List.of(channel))));
+                rules,
+                parts.get(0).context(),
+                List.of(one.with(Set.of(0)), other.with(Set.of(0))),
+                List.of(new ChannelList("one", List.of(), List.of(channel))));
         return alone.links().size() == 2;
     }
 }

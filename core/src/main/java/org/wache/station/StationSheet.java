@@ -24,6 +24,7 @@ import org.wache.distance.PathLoss;
 import org.wache.rulebook.Edition;
 import org.wache.rulebook.ExposureLimits;
 import org.wache.rulebook.PowerLimit;
+import org.wache.rulebook.StationData;
 import org.wache.signal.Frequency;
 import org.wache.signal.Watts;
 import org.wache.site.Keying;
@@ -113,6 +114,11 @@ public record StationSheet(List<Figure> general, List<OnEntry> entries, List<Fig
     }
 
     /** The set may be turned down for an entry, never up. */
+    /** What line and connectors of a station lose on a frequency, dB. */
+    public static double lossDb(Station station, Frequency at, StationData data) {
+        return Radiated.of(station, at, new Watts(station.outputW()), data).lossDb();
+    }
+
     private static Watts output(Station station, Channel channel) {
         double most = station.outputW();
         return new Watts(

@@ -109,4 +109,16 @@ class CarriesTest {
     void anAntennaInTheGroundIsNone() {
         assertThatThrownBy(() -> new Carries.End(0, 0, 0)).isInstanceOf(IllegalArgumentException.class);
     }
+
+    /** Where a word ends is found as a walk in small steps finds it. */
+    @ParameterizedTest
+    @CsvSource({"30, IN_REACH", "30, DOUBTFUL", "1.5, IN_REACH", "1.5, DOUBTFUL", "150, DOUBTFUL"})
+    void howFarAWordHoldsIsWhereAWalkEndsToo(double metres, Carries.Word word) {
+        Carries.End base = new Carries.End(metres, 3, 1);
+        double walked = 0;
+        while (Carries.of(TWO_METRES, 5, base, hand(), walked + 0.1).word().compareTo(word) <= 0) {
+            walked += 0.1;
+        }
+        assertThat(Carries.farthestKm(TWO_METRES, 5, base, hand(), word)).isCloseTo(walked, within(0.2));
+    }
 }

@@ -336,6 +336,8 @@ class PlannerTest {
                         all.calling(),
                         all.spare(),
                         all.listen(),
+                        all.command(),
+                        all.repeaters(),
                         kept,
                         without));
     }
@@ -418,5 +420,92 @@ class PlannerTest {
             })
     void wrongDemandsAreToldWithTheirPlace(String rest, String place) {
         assertThatThrownBy(() -> asked(rest)).isInstanceOf(FileProblem.class).hasMessageContaining(place);
+    }
+
+    private static final String RIDGE =
+            "\"repeaters\":[{\"name\":\"Ridge\",\"rxMhz\":\"146.940\",\"txMhz\":\"146.340\",\"tone\":\"100.0\"}]";
+
+    /** A repeater that is asked for is there with its direct side, for those who may key it; 146.940 is an output by the national plan. */
+    @Test
+    void aRepeaterIsThereWithItsDirectSide() {
+        ChannelList list = list(asked(TEAMS + ",\"calling\":true,\"command\":true," + RIDGE));
+        assertThat(list.channels().stream().map(Channel::name).toList()).contains("COMMAND", "RIDGE");
+        Channel ridge = list.channels().stream()
+                .filter(each -> each.name().equals("RIDGE"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(ridge.text(Field.RX_MHZ)).isEqualTo("146.940");
+        assertThat(ridge.text(Field.TX_MHZ)).isEqualTo("146.340");
+        assertThat(ridge.text(Field.TX_TONE)).isEqualTo("100.0");
+        assertThat(ridge.text(Field.ZONE)).isEqualTo("Net control,Gauges");
+        DemandsReader.Asked asked = asked(TEAMS + ",\"calling\":true,\"command\":true," + RIDGE);
+        Person eve = asked.demands().people().stream()
+                .filter(each -> each.name().equals("Eve"))
+                .findFirst()
+                .orElseThrow();
+        for (int i = 0; i < list.channels().size(); i++) {
+            if (list.channels().get(i).name().startsWith("RIDGE")) {
+                assertThat(audit(asked, list, eve, eve.radios().orElseThrow().get(0))
+                                .entry(i)
+                                .verdict())
+                        .isIn(Verdict.CLEAR, Verdict.QUERY);
+            }
+        }
+    }
+
+    /** By the national plan 146.940 is kept for repeaters' outputs: who goes on without the repeater does so elsewhere. */
+    @Test
+    void whereTheOutputIsKeptForRepeatersTheDirectSideIsAChannelOfItsOwn() {
+        DemandsReader.Asked asked = asked(TEAMS + ",\"calling\":true," + RIDGE);
+        ChannelList list = list(asked);
+        Channel direct = list.channels().stream()
+                .filter(each -> each.text(Field.NOTE).startsWith("For when Ridge fails"))
+                .findFirst()
+                .orElseThrow(() -> new AssertionError(list.toString()));
+        assertThat(direct.name()).startsWith("RIDGE");
+        assertThat(direct.receive()).isEqualTo(direct.transmit());
+        assertThat(direct.text(Field.TX_MHZ)).isNotEqualTo("146.940").startsWith("14");
+        int place = list.channels().indexOf(direct);
+        assertThat(direct.text(Field.ZONE)).isEqualTo("Net control,Gauges");
+        for (Person person : asked.demands().people()) {
+            if (person.name().equals("Eve")) {
+                assertThat(audit(
+                                        asked,
+                                        list,
+                                        person,
+                                        person.radios().orElseThrow().get(0))
+                                .entry(place)
+                                .verdict())
+                        .isEqualTo(Verdict.CLEAR);
+            }
+        }
+    }
+
+    /** Command is a channel of its own, away from where people call, for as many whole teams as any other channel. */
+    @Test
+    void commandIsAQuietChannelOfItsOwn() {
+        ChannelList list = list(asked(TEAMS + ",\"calling\":true,\"command\":true"));
+        Channel command = list.channels().stream()
+                .filter(each -> each.name().equals("COMMAND"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(list.channels().stream()
+                        .filter(each -> each.text(Field.TX_MHZ).equals(command.text(Field.TX_MHZ))))
+                .hasSize(1);
+        assertThat(command.text(Field.NOTE)).startsWith("For those who lead");
+        assertThat(command.text(Field.TX_MHZ)).isNotIn("146.520", "446.000");
+    }
+
+    @Test
+    void aRepeaterThatNobodyMayKeyIsNamed() {
+        Plan plan = plan(asked(TEAMS + ",\"services\":[\"gmrs\"]," + RIDGE));
+        assertThat(plan).isInstanceOf(Plan.Contradiction.class);
+        assertThat(((Plan.Contradiction) plan).demands())
+                .containsExactlyInAnyOrder("the repeater Ridge is used", "only gmrs");
+        assertThat(((Plan.Contradiction) plan).reasons()).anyMatch(each -> each.contains("the input of Ridge"));
+        assertThatThrownBy(() ->
+                        asked(TEAMS + ",\"repeaters\":[{\"name\":\"Ridge\",\"rxMhz\":\"x\",\"txMhz\":\"146.340\"}]"))
+                .isInstanceOf(FileProblem.class)
+                .hasMessageContaining("rxMhz");
     }
 }

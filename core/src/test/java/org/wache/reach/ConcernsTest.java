@@ -19,7 +19,7 @@ class ConcernsTest {
     private final List<String> names = new ArrayList<>();
     private final List<Set<String>> teams = new ArrayList<>();
     private final List<Reach.Means> means = new ArrayList<>();
-    private final List<Reach.Link> links = new ArrayList<>();
+    private final List<List<String>> links = new ArrayList<>();
 
     /** Somebody who may key these of three entries. */
     private void person(String name, String team, Integer... talks) {
@@ -33,14 +33,16 @@ class ConcernsTest {
     }
 
     private void reaches(String from, String to) {
-        links.add(new Reach.Link(from, to, List.of("1")));
+        links.add(List.of(from, to));
     }
 
     private List<String> found() {
         List<Channel> channels = IntStream.of(1, 2, 3)
                 .mapToObj(i -> Channel.of(Map.of(Field.NUMBER, "" + i, Field.NAME, "C" + i)))
                 .toList();
-        return Concerns.of(new Reach(links, List.of(), List.of(), means), names, teams, channels).stream()
+        List<BitSet> reaches = names.stream().map(any -> new BitSet()).toList();
+        links.forEach(link -> reaches.get(names.indexOf(link.get(0))).set(names.indexOf(link.get(1))));
+        return Concerns.of(new ReachStudy.Matrix(means, reaches), names, teams, channels).stream()
                 .map(each -> each.kind() + " " + each.subject() + ": " + each.message())
                 .toList();
     }

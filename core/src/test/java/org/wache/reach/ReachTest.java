@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -17,6 +18,7 @@ import org.wache.audit.context.AuditContext;
 import org.wache.audit.rules.Register;
 import org.wache.channel.Channel;
 import org.wache.channel.ChannelList;
+import org.wache.exchange.ContextFile;
 import org.wache.exchange.CsvLists;
 import org.wache.exchange.HolderShorthand;
 import org.wache.exchange.RadioReader;
@@ -133,6 +135,105 @@ class ReachTest {
                 person("Net", "amateur:technician", AMATEUR));
         assertThat(links(reach)).containsExactly("Net>Late 1,2");
         assertThat(reach.missing().get(0).least()).anyMatch(each -> each.contains("the class technician"));
+    }
+
+    private static final ChannelList FAMILIES = list(
+            """
+            number,name,rx_mhz,tx_mhz,mode,power_w,tx_tone,rx_tone
+            1,GMRS 16,462.575,462.575,FM,5,,
+            """);
+
+    private static Reach ofTwo(Person... people) {
+        AuditContext context = AuditContext.of(EDITION, DAY, List.of(HolderShorthand.holder("nobody", EDITION)));
+        return ReachStudy.of(
+                Register.ALL,
+                List.of(
+                        new Listed(context, new ChannelList("Boats", List.of(), LIST.channels())),
+                        new Listed(context, new ChannelList("Families", List.of(), FAMILIES.channels()))),
+                List.of(people),
+                List.of());
+    }
+
+    /** With several lists each has in their radios what they carry; one entry is heard through that of another list. */
+    @Test
+    void whatOneDoesNotCarryIsNotInTheirRadio() {
+        Person boat = person("Boat", "gmrs", GMRS).with(Set.of(0));
+        Person family = person("Family", "gmrs", GMRS).with(Set.of(1));
+        assertThat(links(ofTwo(boat, family))).containsExactly("Boat>Family Boats 3", "Family>Boat Families 1");
+        Person net = person("Net", "amateur:technician", AMATEUR).with(Set.of(1));
+        Reach reach = ofTwo(person("Post", "amateur:technician", AMATEUR).with(Set.of(0)), net);
+        assertThat(links(reach)).isEmpty();
+        assertThat(reach.missing().get(1).reasons()).contains("Net does not carry Boats.");
+        assertThat(reach.missing().get(1).least()).startsWith("Boats for Net");
+        assertThat(ofTwo(boat, person("Idle", "gmrs", GMRS).with(Set.of()))
+                        .missing()
+                        .get(0)
+                        .reasons())
+                .containsExactly("Idle carries none of the lists.");
+    }
+
+    /** A licence for a firm's frequency covers a circle: who may talk at the place of one list may not at that of another. */
+    @ParameterizedTest
+    @CsvSource({"45.2, 2", "47.0, 0"})
+    void eachListIsHeldAgainstItsOwnPlace(double latitude, int links) {
+        ContextFile file = ContextFile.read(
+                """
+                {"format":"wache-context/1","site":{"latitude":%s,"longitude":-93.1},"holders":[{"name":"Ferry","licences":[
+                 {"service":"land-mobile","callSign":"WZZB202","expires":"2033-06-30","lines":[
+                  {"mhz":"451.8000","emission":"11K2F3E","outputW":5,"units":20,"area":{"latitude":45.2,"longitude":-93.1,"radiusKm":40}}]}]}]}
+                """
+                        .formatted(latitude)
+                        .getBytes(StandardCharsets.UTF_8));
+        AuditContext context = file.under(EDITION, DAY, file.holders());
+        List<Licence> firm = file.holders().get(0).licences();
+        AuditContext elsewhere = AuditContext.of(EDITION, DAY, List.of(HolderShorthand.holder("nobody", EDITION)));
+        Reach reach = ReachStudy.of(
+                Register.ALL,
+                List.of(
+                        new Listed(elsewhere, FAMILIES),
+                        new Listed(
+                                context,
+                                list("number,name,rx_mhz,tx_mhz,emission,power_w\n1,Ferry,451.8,451.8,11K2F3E,4\n"))),
+                List.of(
+                        new Person(new Holder("Deck", firm), Optional.empty(), Optional.of(Set.of(1))),
+                        new Person(new Holder("Shore", firm), Optional.empty(), Optional.of(Set.of(1)))),
+                List.of());
+        assertThat(reach.links()).hasSize(links);
+    }
+
+    /** Who reaches whom is the same with the entries and without them, and of many people it is known too. */
+    @Test
+    void theMatrixSaysTheSameAsTheLinks() {
+        List<Person> people = new ArrayList<>();
+        List<Person> kinds = List.of(
+                person("Net", "amateur:technician", AMATEUR),
+                person("Levee", "gmrs", GMRS),
+                person("Both", "amateur:technician,gmrs", AMATEUR, GMRS),
+                person("Nobody", "nobody", AMATEUR),
+                person("Without", "amateur:extra"));
+        for (int i = 0; i < 1_500; i++) {
+            Person kind = kinds.get(i % kinds.size());
+            people.add(new Person(
+                    new Holder(kind.name() + " " + i, kind.holder().licences()),
+                    kind.radios(),
+                    Optional.of(Set.of(0))));
+        }
+        List<Listed> lists = List.of(
+                new Listed(AuditContext.of(EDITION, DAY, List.of(HolderShorthand.holder("nobody", EDITION))), LIST));
+        ReachStudy.Matrix many = ReachStudy.matrix(Register.ALL, lists, people);
+        List<Person> few = people.subList(0, 25);
+        List<String> links = ReachStudy.links(Register.ALL, lists, few).links().stream()
+                .map(link -> link.from() + ">" + link.to())
+                .toList();
+        List<String> matrix = new ArrayList<>();
+        for (int from = 0; from < few.size(); from++) {
+            for (int to = 0; to < few.size(); to++) {
+                if (many.reaches().get(from).get(to)) {
+                    matrix.add(few.get(from).name() + ">" + few.get(to).name());
+                }
+            }
+        }
+        assertThat(matrix).isEqualTo(links).isNotEmpty();
     }
 
     @Test

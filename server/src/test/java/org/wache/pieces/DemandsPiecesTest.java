@@ -12,7 +12,7 @@ class DemandsPiecesTest extends InPieces {
 
     private static final String DRAFT =
             """
-            {"on": "2027-03-02", "pairs": {"set": %s}, "services": {"set": ["gmrs"]}, "calling": true, "spare": "%s",
+            {"on": "2027-03-02", "pairs": {"set": %s}, "services": {"set": ["gmrs"]}, "calling": true, "command": true, "repeaters": {"set": ["146.94"]}, "spare": "%s",
              "listen": "162.550, 155.1 ", "kept": {"CALL": "146.52"}, "without": ["146.55"]}""";
     private static final String LINE =
             """
@@ -39,6 +39,8 @@ class DemandsPiecesTest extends InPieces {
         assertThat(asked.path("kept")).isEqualTo(json("[{\"key\":\"CALL\",\"mhz\":\"146.52\"}]"));
         assertThat(asked.path("without")).isEqualTo(json("[\"146.55\"]"));
         assertThat(asked.path("on").asString()).isEqualTo("2027-03-02");
+        assertThat(asked.path("repeaters")).isEqualTo(json("[\"146.94\"]"));
+        assertThat(asked.path("command").asBoolean()).isTrue();
     }
 
     @Test

@@ -63,7 +63,7 @@ class FormsPiecesTest extends InPieces {
                         """
                 {"name": " Levee base ", "kind": "base", "output": "50 W", "line": "RG-213", "lineM": "20", "otherLoss": "0,5",
                  "gain": "3 dBd", "heightM": "9", "keyed": "20", "processed": false, "peopleM": "", "otherHeightM": "1.5",
-                 "supplyV": "13.8", "efficiency": "", "batteryAh": "", "note": ""}""");
+                 "supplyV": "13.8", "efficiency": "", "batteryAh": "", "position": "45.2012, -93.1034", "note": ""}""");
         if (!key.isEmpty()) {
             draft.put(key, typed);
         }
@@ -76,6 +76,8 @@ class FormsPiecesTest extends InPieces {
         assertThat(form.get("name").asString()).isEqualTo("Levee base");
         assertThat(form.get("otherLossDb").asDouble()).isEqualTo(0.5);
         assertThat(form.get("keyedShare").asDouble()).isEqualTo(0.2);
+        assertThat(form.get("latitude").asDouble()).isEqualTo(45.2012);
+        assertThat(form.get("longitude").asDouble()).isEqualTo(-93.1034);
         assertThat(form.get("efficiency").isNull()).isTrue();
         assertThat(ask("station.formOf", station("line", ""))
                         .get("form")
@@ -101,13 +103,56 @@ class FormsPiecesTest extends InPieces {
                 "heightM||The height of the antenna should be a number.",
                 "keyed|often|The share of time keyed should be a number.",
                 "peopleM|near|How near people may come should be a number.",
-                "batteryAh|7 Ah|The battery should be a number."
+                "batteryAh|7 Ah|The battery should be a number.",
+                "position|by the mill|The position is a latitude and a longitude, such as 45.2012, -93.1034.",
+                "position|91, 10|The position is a latitude and a longitude, such as 45.2012, -93.1034."
             })
     void whatIsWrongInAStationIsToldByItsName(String key, String typed, String words) {
         assertThat(ask("station.formOf", station(key, typed == null ? "" : typed))
                         .get("problem")
                         .asString())
                 .isEqualTo(words);
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "45.2012 N 93.1034 W|45.2012|-93.1034",
+                "45.2012 -93.1034|45.2012|-93.1034",
+                "45.2012 N; -93.1034 W|45.2012|-93.1034",
+                "−33.5, 151|-33.5|151"
+            })
+    void aPositionIsReadAsPeopleWriteIt(String typed, double latitude, double longitude) {
+        JsonNode form = ask("station.formOf", station("position", typed)).get("form");
+        assertThat(form.get("latitude").asDouble()).isEqualTo(latitude);
+        assertThat(form.get("longitude").asDouble()).isEqualTo(longitude);
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "Levee|45.2, -93.1|2 km|",
+                "Levee|45.2 N 93.1 W|2,0|",
+                "''|45.2, -93.1|2|Choose the team.",
+                "Levee|by the mill|2|The middle is a latitude and a longitude, such as 45.2012, -93.1034.",
+                "Levee|45.2, -93.1|0|How far they go is a number of kilometres, 0.1 to 500.",
+                "Levee|45.2, -93.1|501|How far they go is a number of kilometres, 0.1 to 500.",
+                "Levee|45.2, -93.1|2 mi|How far they go is a number of kilometres, 0.1 to 500."
+            })
+    void anAreaIsReadOrToldByItsName(String team, String position, String radius, String problem) {
+        String draft = "{\"team\":\"%s\",\"position\":\"%s\",\"radius\":\"%s\"}".formatted(team, position, radius);
+        JsonNode read = ask("area.areaForm", draft);
+        if (problem != null) {
+            assertThat(read.path("problem").asString()).isEqualTo(problem);
+            return;
+        }
+        JsonNode form = read.path("form");
+        assertThat(form).isEqualTo(json("{\"name\":\"Levee\",\"latitude\":45.2,\"longitude\":-93.1,\"radiusKm\":2}"));
+        assertThat(ask("area.areaForm", ask("area.areaDraft", form.toString()).toString())
+                        .path("form"))
+                .isEqualTo(form);
     }
 
     @Test
@@ -117,6 +162,7 @@ class FormsPiecesTest extends InPieces {
         assertThat(draft.get("output").asString()).isEqualTo("50 W");
         assertThat(draft.get("keyed").asString()).isEqualTo("20");
         assertThat(draft.get("efficiency").asString()).isEqualTo("45");
+        assertThat(draft.get("position").asString()).isEqualTo("45.2012, -93.1034");
         assertThat(draft.get("peopleM").asString()).isEmpty();
         assertThat(ask("station.formOf", draft.toString()).get("form")).isEqualTo(form);
     }

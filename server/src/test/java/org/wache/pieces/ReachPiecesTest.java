@@ -85,4 +85,63 @@ class ReachPiecesTest extends InPieces {
     void thePaperIsThatOfTheRegion(String language, String paper) {
         assertThat(ask("paper.usualPaper", "[\"" + language + "\"]").asString()).isEqualTo(paper);
     }
+
+    /** The north is up, the east to the right, and both are as long as they are on the ground. */
+    @Test
+    void basesStandOnTheDrawingAsOnTheGround() {
+        String bases =
+                """
+                [{"latitude": 45.0, "longitude": -93.0}, {"latitude": 45.09, "longitude": -93.0}, {"latitude": 45.0, "longitude": -92.8727}]""";
+        JsonNode drawn = ask("basesMap.placed", bases, "352", "300", "60");
+        JsonNode points = drawn.path("points");
+        double perKm = drawn.path("perKm").asDouble();
+        double up =
+                points.path(0).path("y").asDouble() - points.path(1).path("y").asDouble();
+        double right =
+                points.path(2).path("x").asDouble() - points.path(0).path("x").asDouble();
+        assertThat(up / perKm).isCloseTo(10, org.assertj.core.api.Assertions.within(0.05));
+        assertThat(right / perKm).isCloseTo(10, org.assertj.core.api.Assertions.within(0.05));
+        points.forEach(point -> {
+            assertThat(point.path("x").asDouble()).isBetween(59.0, 293.0);
+            assertThat(point.path("y").asDouble()).isBetween(59.0, 241.0);
+        });
+        JsonNode around =
+                ask("basesMap.placed", "[{\"latitude\": 45, \"longitude\": -93, \"radiusKm\": 9}]", "352", "300", "60");
+        assertThat(around.path("perKm").asDouble())
+                .as("18 km across are 180 high")
+                .isEqualTo(10);
+        JsonNode alone = ask("basesMap.placed", "[{\"latitude\": 45, \"longitude\": -93}]", "352", "300", "60");
+        assertThat(alone.path("points").path(0)).isEqualTo(json("{\"x\": 176, \"y\": 150}"));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"10, 100, 10, 100", "30, 100, 2, 60", "3, 100, 20, 60", "45, 100, 2, 90", "120, 100, 0.5, 60"})
+    void theScaleIsARoundNumberThatFits(double perKm, double most, double km, double length) {
+        JsonNode bar = ask("basesMap.scaleBar", Double.toString(perKm), Double.toString(most));
+        assertThat(bar.path("km").asDouble()).isEqualTo(km);
+        assertThat(bar.path("length").asDouble()).isEqualTo(length);
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            nullValues = "-",
+            value = {
+                "45.2012, -93.1034 | 45.2012 | -93.1034",
+                "45.2012 N 93.1034 W | 45.2012 | -93.1034",
+                "33.9S, 18.4E | -33.9 | 18.4",
+                "45 -93 | 45 | -93",
+                "95, 10 | - | -",
+                "somewhere | - | -",
+                "45.2 | - | -",
+            })
+    void aPositionIsReadAsPeopleWriteIt(String typed, Double latitude, Double longitude) {
+        JsonNode read = ask("station.position", "\"" + typed + "\"");
+        if (latitude == null) {
+            assertThat(read.isNull()).isTrue();
+        } else {
+            assertThat(read.path("latitude").asDouble()).isEqualTo(latitude);
+            assertThat(read.path("longitude").asDouble()).isEqualTo(longitude);
+        }
+    }
 }

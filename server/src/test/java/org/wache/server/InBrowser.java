@@ -111,6 +111,7 @@ abstract class InBrowser {
     }
 
     protected final void assertAccessible() throws IOException {
+        assertThat(page.locator("main").first()).isVisible(); // also behind a dialog
         page.evaluate(axe());
         Object violations = page.evaluate("() => axe.run().then(result => result.violations.map(v => v.id + ': ' + "
                 + "v.nodes.slice(0, 3).map(n => n.html + ' ' + n.failureSummary).join(' | ')))");

@@ -26,7 +26,10 @@ class JudgementTest {
 
     private final Browserless who;
 
+    private final RunningServer server;
+
     JudgementTest(RunningServer server) {
+        this.server = server;
         this.who = Browserless.signedIn(server.address(), "coordinator");
     }
 
@@ -86,6 +89,32 @@ class JudgementTest {
             found.append(cell(matrix, column, i));
         }
         assertThat(found.toString()).isEqualTo(cells);
+    }
+
+    /** No page waits for verdicts: what is not there yet is told as being judged, and comes to the same as where one waits. */
+    @Test
+    void verdictsFillIn() throws Exception {
+        String lists = "/api/groups/"
+                + Browserless.signedIn(server.address(), "coordinator").group() + "/lists";
+        try (var own = RunningServer.start(server.database(), false, "--wache.patience-for-verdicts=0s")) {
+            Browserless waits = Browserless.signedIn(server.address(), "coordinator");
+            Browserless who = Browserless.signedIn(RunningServer.addressOf(own), "coordinator");
+            JsonNode first = Browserless.json(who.get(lists));
+            assertThat(first.valueStream().filter(each -> each.path("pending").asBoolean()))
+                    .as("nothing was judged yet")
+                    .isNotEmpty()
+                    .allSatisfy(each -> assertThat(each.path("name").asString()).isNotEmpty());
+            JsonNode now = first;
+            for (int i = 0;
+                    i < 600
+                            && now.valueStream()
+                                    .anyMatch(each -> each.path("pending").asBoolean());
+                    i++) {
+                Thread.sleep(100);
+                now = Browserless.json(who.get(lists));
+            }
+            assertThat(now).isEqualTo(Browserless.json(waits.get(lists)));
+        }
     }
 
     @Test

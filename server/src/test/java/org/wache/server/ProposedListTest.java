@@ -14,7 +14,7 @@ import tools.jackson.databind.JsonNode;
 class ProposedListTest {
 
     private static final String ASK =
-            "{\"on\":null,\"mustTalk\":[%s],\"services\":[%s],\"calling\":true,\"spare\":1,\"listen\":[\"162.550\"],\"kept\":[%s],\"without\":[%s]}";
+            "{\"on\":null,\"mustTalk\":[%s],\"services\":[%s],\"calling\":true,\"command\":false,\"repeaters\":[],\"spare\":1,\"listen\":[\"162.550\"],\"kept\":[%s],\"without\":[%s]}";
 
     private final RunningServer server;
     private Browserless who;
@@ -128,6 +128,37 @@ class ProposedListTest {
         assertThat(plan.path("lines")).isEmpty();
         assertThat(plan.path("demands").toString()).contains("Con base and Con field must talk");
         assertThat(plan.path("reasons").toString()).contains("Con Ben");
+    }
+
+    /** The demo's list is of the place near which the directory that ships has its repeaters; those stand in no other book. */
+    @Test
+    void aRepeaterNearThePlaceIsUsedWithItsDirectSide() {
+        JsonNode start = Browserless.json(who.get("/api/lists/1/proposals/plan"));
+        JsonNode ridge = start.path("repeaters")
+                .valueStream()
+                .filter(each -> each.path("name").asString().equals("Tern Ridge"))
+                .findFirst()
+                .orElseThrow();
+        String ask = ASK.replace("\"command\":false,\"repeaters\":[]", "\"command\":true,\"repeaters\":[%s]");
+        JsonNode plan = plan(1, ask.formatted("", "", "\"" + ridge.path("mhz").asString() + "\"", "", ""));
+        JsonNode through = line(plan, "Tern Ridge").path("fields");
+        assertThat(through.path("rxMhz").asString()).isEqualTo("146.940");
+        assertThat(through.path("txMhz").asString()).isEqualTo("146.340");
+        assertThat(through.path("txTone").asString()).isEqualTo("100.0");
+        JsonNode direct = line(plan, "Tern Ridge D");
+        assertThat(direct.path("fields").path("txMhz"))
+                .isEqualTo(direct.path("fields").path("rxMhz"));
+        assertThat(direct.path("why").asString()).startsWith("For when Tern Ridge fails");
+        assertThat(line(plan, "COMMAND").path("why").asString()).startsWith("For those who lead");
+        assertThat(refusal(1, ask.formatted("", "", "\"146.955\"", "", ""))).contains("No repeater near the place");
+    }
+
+    private static JsonNode line(JsonNode plan, String key) {
+        return plan.path("lines")
+                .valueStream()
+                .filter(each -> each.path("key").asString().equals(key))
+                .findFirst()
+                .orElseThrow(() -> new AssertionError(key + " is not in " + plan));
     }
 
     @Test

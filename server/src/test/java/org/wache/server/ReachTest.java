@@ -114,6 +114,39 @@ class ReachTest {
                 .hasSize(2);
     }
 
+    /** A radio that was found to key nowhere talks nowhere, from the moment at which it was found: nothing else was changed then. */
+    @Test
+    void whatWasFoundOfARadioShowsAtOnce() {
+        Fleets fleets = new Fleets(who);
+        long carrier = person("Reach Silent", amateur());
+        long other = person("Reach Loud", amateur());
+        long list = list("Reach found", Fleets.LIST, List.of(carrier, other));
+        long unit = fleets.herons(1).get(0);
+        var out = who.post(
+                "/api/units/" + unit + "/hand-out", "{\"party\":" + carrier + ",\"note\":\"\",\"knowing\":true}");
+        assertThat(out.statusCode()).as(out.body()).isEqualTo(204);
+        JsonNode now = fleets.view(unit);
+        var off = who.put(
+                "/api/units/" + unit,
+                "{\"version\":" + now.path("version") + ",\"unit\":"
+                        + Fleets.draft(
+                                now.path("model").asLong(),
+                                now.path("serial").asString(),
+                                "Reach silent",
+                                "Amateur",
+                                true)
+                        + "}");
+        assertThat(off.statusCode()).as(off.body()).isLessThan(300);
+        assertThat(Browserless.json(who.get("/api/lists/" + list + "/reach")).path("links"))
+                .as("said to be off, and nobody tried")
+                .hasSize(2);
+        JsonNode jobs = fleets.ended(fleets.run(fleets.released("Reach run", Fleets.LIST), List.of(unit)));
+        assertThat(jobs.path(0).path("state").asString()).isEqualTo("good");
+        assertThat(Browserless.json(who.get("/api/lists/" + list + "/reach")).path("links"))
+                .as("tried, and it keys nowhere")
+                .hasSize(1);
+    }
+
     @Test
     void nobodyCarriesItIsNoFault() {
         long list = who.take("Reach nobody", "number,name,rx_mhz,tx_mhz,mode\n1,A,146.52,146.52,FM\n");
@@ -201,5 +234,139 @@ class ReachTest {
         assertThat(who.get(at + ids.get("HF") + "&km=1" + ends).body()).contains("Below 30 MHz");
         assertThat(who.get(at + ids.get("TAC") + "&km=0" + ends).body()).contains("between 0.05 and 500 km");
         assertThat(who.get(at + "999999&km=1" + ends).statusCode()).isEqualTo(404);
+    }
+
+    /** The demo's bases: where they stand and how far apart, by the geodesic; what has no position is named. */
+    @Test
+    void basesAreHeldAgainstWhereTheyStand() {
+        long river = Browserless.json(who.get("/api/groups/" + who.group() + "/lists"))
+                .valueStream()
+                .filter(each -> each.path("name").asString().equals("River hand-helds, spring"))
+                .findFirst()
+                .orElseThrow()
+                .path("id")
+                .asLong();
+        JsonNode slips = Browserless.json(who.get("/api/lists/" + river)).path("slips");
+        long ridge = slips.path(0).path("id").asLong();
+        JsonNode found = Browserless.json(who.get("/api/lists/" + river + "/reach/bases?entry=" + ridge));
+        List<String> names = found.path("bases")
+                .valueStream()
+                .map(each -> each.path("name").asString())
+                .toList();
+        assertThat(names).contains("Weir house", "Ferry landing", "HF desk", "Tern Ridge");
+        assertThat(found.path("unplaced").toString()).doesNotContain("Net van"); // it drives about
+        // Through a repeater each station is held against that, and only it is heard by a hand-held.
+        assertThat(found.path("links")
+                        .valueStream()
+                        .map(each -> names.get(each.path("to").asInt())))
+                .hasSize(3)
+                .containsOnly("Tern Ridge");
+        found.path("bases").forEach(base -> assertThat(base.path("inReachKm").isNull())
+                .isEqualTo(base.path("kind").asString().equals("station")));
+        // Through a repeater a team has to be heard by that, from the far side of where it works.
+        List<String> teams = found.path("areas")
+                .valueStream()
+                .map(each -> each.path("team").asString())
+                .toList();
+        assertThat(teams).contains("Levee walkers", "River watch");
+        assertThat(found.path("areaLinks")
+                        .valueStream()
+                        .map(each -> names.get(each.path("base").asInt())))
+                .hasSize(teams.size())
+                .containsOnly("Tern Ridge");
+        long calling = slips.path(7).path("id").asLong();
+        JsonNode direct = Browserless.json(who.get("/api/lists/" + river + "/reach/bases?entry=" + calling));
+        JsonNode link = direct.path("links")
+                .valueStream()
+                .filter(each -> List.of(
+                                direct.path("bases")
+                                        .path(each.path("from").asInt())
+                                        .path("name")
+                                        .asString(),
+                                direct.path("bases")
+                                        .path(each.path("to").asInt())
+                                        .path("name")
+                                        .asString())
+                        .containsAll(List.of("Weir house", "Ferry landing")))
+                .findFirst()
+                .orElseThrow();
+        // 0.038 and 0.043 degrees: 4.23 km north, 3.38 km west at 45.18 degrees; √(4.23² + 3.38²).
+        assertThat(link.path("km").asDouble()).isCloseTo(5.41, org.assertj.core.api.Assertions.within(0.03));
+        assertThat(link.path("word").asString()).isEqualTo("in-reach");
+        assertThat(link.path("sum")).isNotEmpty();
+        JsonNode area = direct.path("areaLinks")
+                .valueStream()
+                .filter(each ->
+                        each.path("area").asInt() == teams.indexOf("River watch") && each.path("base").asInt() == names(direct, "Weir house"))
+                .findFirst()
+                .orElseThrow();
+        // 0.015 and 0.022 degrees: 1.67 km north, 1.73 km east at 45.2 degrees, and 3 km across from there.
+        assertThat(area.path("km").asDouble()).isCloseTo(5.40, org.assertj.core.api.Assertions.within(0.03));
+        assertThat(area.path("sum")).isNotEmpty();
+        direct.path("bases").forEach(base -> assertThat(base.path("doubtfulKm").asDouble())
+                .isGreaterThanOrEqualTo(base.path("inReachKm").asDouble()));
+        long weather = slips.valueStream()
+                .filter(each -> each.path("fields").path("name").asString().equals("WX 1"))
+                .findFirst()
+                .orElseThrow()
+                .path("id")
+                .asLong();
+        assertThat(who.get("/api/lists/" + river + "/reach/bases?entry=" + weather)
+                        .body())
+                .contains("Nobody talks on this entry");
+    }
+
+    private static int names(JsonNode found, String name) {
+        for (int i = 0; i < found.path("bases").size(); i++) {
+            if (found.path("bases").path(i).path("name").asString().equals(name)) {
+                return i;
+            }
+        }
+        throw new AssertionError(name);
+    }
+
+    /** Areas of teams: added, changed, taken out; begun on an older version they are refused, and so is what cannot be. */
+    @Test
+    void anAreaIsKeptAndNotWrittenOver() {
+        String form = "{\"name\":\"Area team\",\"latitude\":45.2,\"longitude\":-93.1,\"radiusKm\":%s}";
+        String all = "/api/groups/" + who.group() + "/areas";
+        assertThat(who.post(all, form.formatted("0")).statusCode()).isEqualTo(400);
+        assertThat(who.post(all, form.formatted("2").replace("45.2", "95")).statusCode())
+                .isEqualTo(422);
+        long area =
+                Browserless.json(who.post(all, form.formatted("2"))).path("id").asLong();
+        assertThat(who.post(all, form.formatted("2").replace("Area team", "area TEAM"))
+                        .body())
+                .contains("already an area");
+        String one = "/api/areas/" + area;
+        String change = "{\"version\":1,\"form\":" + form.formatted("3") + "}";
+        assertThat(who.put(one, change).statusCode()).isEqualTo(204);
+        assertThat(who.put(one, change).statusCode()).isEqualTo(409);
+        Browserless neighbour = Browserless.signedIn(server.address(), "neighbour");
+        assertThat(neighbour.get(all).statusCode()).isEqualTo(404);
+        assertThat(neighbour
+                        .put(one, change.replace("\"version\":1", "\"version\":2"))
+                        .statusCode())
+                .isEqualTo(404);
+        assertThat(Browserless.signedIn(server.address(), "technician")
+                        .put(one, change.replace("\"version\":1", "\"version\":2"))
+                        .statusCode())
+                .isEqualTo(403);
+        assertThat(who.delete(one + "?version=1").statusCode()).isEqualTo(409);
+        assertThat(who.delete(one + "?version=2").statusCode()).isEqualTo(204);
+        assertThat(who.get(all).body()).doesNotContain("Area team");
+    }
+
+    /** Each of the roster with each on 4,000 entries would be millions of names: refused with words before it fills the memory. */
+    @Test
+    void moreThanCanBeDrawnIsRefused() {
+        StringBuilder rows = new StringBuilder("number,name,rx_mhz,tx_mhz,mode\n");
+        for (int i = 1; i <= 4_000; i++) {
+            rows.append(i).append(",E").append(i).append(",146.52,146.52,FM\n");
+        }
+        long list = who.take("Long to reach", rows.toString());
+        var answer = who.get("/api/lists/" + list + "/reach?everyone=1");
+        assertThat(answer.statusCode()).isEqualTo(422);
+        assertThat(answer.body()).contains("is more than can be drawn", "on 4000 entries");
     }
 }

@@ -36,9 +36,13 @@ public final class RunningServer implements ParameterResolver {
                 "--spring.datasource.username=wache",
                 "--wache.demo=" + demo,
                 "--wache.secure-cookies=false",
+                "--logging.level.org.wache.requests=warn",
                 "--wache.bench.baud=0",
                 "--wache.bench.answer-ms=400"));
         arguments.addAll(List.of(more));
+        if (arguments.stream().noneMatch(each -> each.startsWith("--wache.patience-for-verdicts="))) {
+            arguments.add("--wache.patience-for-verdicts=60s"); // what is tested is what they are, not when
+        }
         if (arguments.stream().noneMatch(each -> each.startsWith("--wache.quota.files="))) {
             arguments.add("--wache.quota.files=5000"); // tests bring in more within the hour than any group
         }

@@ -38,6 +38,8 @@ class GroupOf {
         questions.put("release", "select club_id from release where id = :id");
         questions.put("profile", "select club_id from settings_profile where id = :id and not removed");
         questions.put("station", "select club_id from station where id = :id and not removed");
+        questions.put("area", "select club_id from area where id = :id and not removed");
+        questions.put("operation", "select club_id from operation where id = :id and not removed");
         questions.put(
                 "waiver",
                 "select channel_list.club_id from waiver join channel_list on channel_list.id = waiver.list_id where waiver.id = :id");

@@ -2,6 +2,7 @@ package org.wache.server.database;
 
 import com.zaxxer.hikari.HikariConfig;
 import com.zaxxer.hikari.HikariDataSource;
+import io.micrometer.core.instrument.MeterRegistry;
 import java.nio.charset.StandardCharsets;
 import java.security.GeneralSecurityException;
 import java.util.HexFormat;
@@ -40,7 +41,7 @@ class DatabaseConfig {
     }
 
     @Bean
-    HikariDataSource dataSource(@Value("${spring.datasource.url}") String url) {
+    HikariDataSource dataSource(@Value("${spring.datasource.url}") String url, MeterRegistry figures) {
         HikariConfig config = new HikariConfig();
         config.setJdbcUrl(url);
         config.setUsername(user());
@@ -49,6 +50,8 @@ class DatabaseConfig {
         config.setConnectionTimeout(PATIENCE_MS);
         config.setInitializationFailTimeout(-1); // the role is made by the owner, just after this
         config.addDataSourceProperty("ApplicationName", "wache");
+        config.addDataSourceProperty("logServerErrorDetail", "false"); // it quotes what people wrote
+        config.setMetricRegistry(figures);
         // Of small tables PostgreSQL guesses high, and compiles for a tenth of a second what it answers in a
         // thousandth.
         config.setConnectionInitSql("set jit = off");

@@ -42,7 +42,9 @@ final class WorkingRole implements Callback {
             "invitation",
             "account",
             "rulebook_addition",
-            "station");
+            "station",
+            "area",
+            "operation");
     /** One at a time: two servers that start together would get in each other's way. */
     private static final long TURN = 7_269_812_345L;
 

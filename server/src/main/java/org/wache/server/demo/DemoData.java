@@ -34,6 +34,7 @@ import org.wache.server.releases.PastRelease;
 import org.wache.server.roster.Party;
 import org.wache.server.roster.RosterService;
 import org.wache.server.rulebooks.OverlayService;
+import org.wache.server.stations.AreaStore;
 import org.wache.server.stations.StationStore;
 import org.wache.server.tones.ToneKnowledge;
 import org.wache.server.tones.ToneKnowledgeStore;
@@ -44,6 +45,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** Fills an empty database with the Tern Valley flood watch. */
 @Component
+@org.springframework.core.annotation.Order(1) // what else is made comes beside it
 class DemoData implements ApplicationRunner {
 
     /** The password of the demo's accounts; the demo listens on loopback only. */
@@ -66,7 +68,9 @@ class DemoData implements ApplicationRunner {
     private final PasswordEncoder encoder;
     private final TransactionTemplate transaction;
     private final StationStore stations;
+    private final AreaStore areas;
     private final ProfileService profiles;
+    private final DemoOperations operations;
 
     DemoData(
             @Value("${wache.demo}") boolean demo,
@@ -84,9 +88,13 @@ class DemoData implements ApplicationRunner {
             PasswordEncoder encoder,
             TransactionTemplate transaction,
             StationStore stations,
-            ProfileService profiles) {
+            AreaStore areas,
+            ProfileService profiles,
+            DemoOperations operations) {
+        this.operations = operations;
         this.profiles = profiles;
         this.stations = stations;
+        this.areas = areas;
         this.demo = demo;
         this.accounts = accounts;
         this.lists = lists;
@@ -193,6 +201,10 @@ class DemoData implements ApplicationRunner {
                 .path("stations")
                 .forEach(station -> stations.add(
                         coordinator, valley, station.path("name").asString(), JSON.writeValueAsString(station)));
+        JSON.readTree(text("stations.json"))
+                .path("areas")
+                .forEach(area ->
+                        areas.add(coordinator, valley, area.path("name").asString(), JSON.writeValueAsString(area)));
         JSON.readTree(text("profiles.json"))
                 .path("profiles")
                 .forEach(each -> profiles.add(
@@ -247,6 +259,7 @@ class DemoData implements ApplicationRunner {
                 text("on-site.context.json"),
                 List.of("River watch"),
                 "");
+        operations.add(coordinator, valley, JSON.readTree(text("operation.json")), people);
         bench.start(
                 coordinator,
                 river,
@@ -331,7 +344,7 @@ class DemoData implements ApplicationRunner {
         return new String(bytes(file), StandardCharsets.UTF_8);
     }
 
-    private static byte[] bytes(String file) {
+    static byte[] bytes(String file) {
         try (InputStream in = DemoData.class.getResourceAsStream("/demo/" + file)) {
             return in.readAllBytes();
         } catch (IOException e) {

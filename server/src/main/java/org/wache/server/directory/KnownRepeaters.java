@@ -3,6 +3,7 @@ package org.wache.server.directory;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
@@ -61,13 +62,22 @@ class KnownRepeaters implements NearbyRepeaters {
 
     @Override
     public List<Neighbour> near(Place place) {
+        return sited(place).stream().map(Sited::heard).toList();
+    }
+
+    @Override
+    public List<Sited> sited(Place place) {
         return lines().stream()
-                .filter(line ->
-                        Geodesic.WGS84.Inverse(place.latitude(), place.longitude(), line.latitude(), line.longitude())
-                                        .s12
-                                <= NEAR_KM * METRES)
-                .flatMap(line -> neighbour(line).stream())
+                .filter(line -> away(place, line) <= NEAR_KM * METRES)
+                .sorted(Comparator.comparingDouble(line -> away(place, line)))
+                .flatMap(line -> neighbour(line)
+                        .map(heard -> new Sited(line.place(), Place.at(line.latitude(), line.longitude()), heard))
+                        .stream())
                 .toList();
+    }
+
+    private static double away(Place place, DirectoryLine line) {
+        return Geodesic.WGS84.Inverse(place.latitude(), place.longitude(), line.latitude(), line.longitude()).s12;
     }
 
     private static Optional<Neighbour> neighbour(DirectoryLine line) {

@@ -26,6 +26,8 @@ class PulseStore {
                 (select version from tone_knowledge where club_id = club.id),
                 (select count(*) || ':' || sum(version) || ':' || count(*) filter (where removed) from settings_profile where club_id = club.id),
                 (select count(*) || ':' || sum(version) || ':' || count(*) filter (where removed) from station where club_id = club.id),
+                (select count(*) || ':' || sum(version) || ':' || count(*) filter (where removed) from area where club_id = club.id),
+                (select count(*) || ':' || sum(version) || ':' || count(*) filter (where removed) from operation where club_id = club.id),
                 (select count(*) || ':' || count(*) filter (where settled) from row_aside where list_id in (select id from channel_list where club_id = club.id)),
                 (select count(*) || ':' || count(ended_at) from waiver where list_id in (select id from channel_list where club_id = club.id)),
                 (select count(*) || ':' || count(ended_at) from sign_off where list_id in (select id from channel_list where club_id = club.id)),

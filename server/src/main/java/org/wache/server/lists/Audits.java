@@ -2,12 +2,24 @@ package org.wache.server.lists;
 
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
 import java.util.function.Supplier;
+import org.apache.commons.codec.digest.DigestUtils;
+import org.springframework.beans.factory.DisposableBean;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 import org.wache.audit.Audit;
 import org.wache.audit.Auditor;
@@ -35,7 +47,7 @@ import tools.jackson.databind.json.JsonMapper;
  * is kept can never be stale, also when several servers share the database.
  */
 @Component
-public class Audits {
+public class Audits implements DisposableBean {
 
     private static final JsonMapper JSON = Json.MAPPER;
     /** Entries of all audits that are kept, about 4 kB each. */
@@ -56,6 +68,20 @@ public class Audits {
             .maximumSize(KEPT_SUMMARIES)
             .<Key, Views.ListSummary>build()
             .asMap();
+    /** The same by what they depend on. */
+    private final Map<String, Views.ListSummary> judged = Caffeine.newBuilder()
+            .maximumSize(KEPT_SUMMARIES)
+            .<String, Views.ListSummary>build()
+            .asMap();
+
+    private final Map<Key, CompletableFuture<Void>> working = new ConcurrentHashMap<>();
+    private final ExecutorService judges =
+            Executors.newFixedThreadPool(Math.max(2, Runtime.getRuntime().availableProcessors() - 1), work -> {
+                Thread thread = new Thread(work, "judge");
+                thread.setDaemon(true);
+                return thread;
+            });
+    private final Duration patience;
     private final Rulebooks rulebooks;
     private final NearbyRepeaters repeaters;
 
@@ -72,7 +98,13 @@ public class Audits {
             int repeaters,
             LocalDate day) {}
 
-    Audits(ListStore store, Clock clock, Rulebooks rulebooks, NearbyRepeaters repeaters) {
+    Audits(
+            ListStore store,
+            Clock clock,
+            Rulebooks rulebooks,
+            NearbyRepeaters repeaters,
+            @Value("${wache.patience-for-verdicts}") Duration patience) {
+        this.patience = patience;
         this.repeaters = repeaters;
         this.rulebooks = rulebooks;
         this.store = store;
@@ -280,30 +312,116 @@ public class Audits {
         return new Auditor(Register.ALL, context).audit(of(source).audit().list());
     }
 
-    /** What many lists come to in short; those not known yet are read with one question each for entries and carriers. */
+    /**
+     * What many lists come to in short. What a list depends on is looked at before it is judged again: another licence in the roster, or
+     * another radio, is nothing to a list that nobody of them carries. What is not known yet is read with one question each for entries
+     * and carriers.
+     */
     public List<Views.ListSummary> summaries(List<Source> sources) {
         LocalDate day = today();
-        List<Source> unknown = sources.stream()
-                .filter(each -> !summaries.containsKey(key(each, day)))
-                .toList();
+        // Their keys are made once: what the directory knows may change while they are judged, and an answer has to be found where it was put.
+        List<Asked> all = sources.stream().map(each -> new Asked(each, key(each, day))).toList();
+        List<Asked> unknown =
+                all.stream().filter(each -> !summaries.containsKey(each.key())).toList();
         if (!unknown.isEmpty()) {
-            Map<Long, List<ListStore.Stored>> entries = store.entries(
-                    unknown.stream().map(Source::entriesOf).distinct().toList());
             Map<Long, List<RosterHolder>> carriers = store.carriers(
-                    unknown.stream().map(each -> each.head().id()).toList());
-            unknown.forEach(each -> summaries.put(
-                    key(each, day),
-                    summarised(
-                            each,
-                            () -> audited(
-                                    each,
-                                    context(each, day, carriers.get(each.head().id())),
-                                    entries.get(each.entriesOf())))));
+                    unknown.stream().map(each -> each.source().head().id()).toList());
+            List<Asked> changed = new ArrayList<>();
+            for (Asked each : unknown) {
+                Views.ListSummary same = judged.get(dependsOn(
+                        each.source(), day, carriers.get(each.source().head().id())));
+                if (same == null) {
+                    changed.add(each);
+                } else {
+                    summaries.put(each.key(), same);
+                }
+            }
+            await(judge(changed, carriers, day));
         }
-        return sources.stream()
-                .map(each -> Optional.ofNullable(summaries.get(key(each, day)))
-                        .orElseGet(() -> summarised(each, () -> of(each))))
+        return all.stream()
+                .map(each -> Optional.ofNullable(summaries.get(each.key()))
+                        .orElseGet(() -> pending(each.source().head())))
                 .toList();
+    }
+
+    /** A list whose verdicts are asked for, and under what they are kept. */
+    private record Asked(Source source, Key key) {}
+
+    /** Lists are judged beside each other, and beside whoever asked: what is under way is not begun once more. */
+    private List<CompletableFuture<Void>> judge(
+            List<Asked> changed, Map<Long, List<RosterHolder>> carriers, LocalDate day) {
+        List<Asked> idle = changed.stream()
+                .filter(each -> !working.containsKey(each.key()))
+                .toList();
+        Map<Long, List<ListStore.Stored>> entries = idle.isEmpty()
+                ? Map.of()
+                : store.entries(idle.stream()
+                        .map(each -> each.source().entriesOf())
+                        .distinct()
+                        .toList());
+        idle.forEach(each -> {
+            Source source = each.source();
+            List<RosterHolder> who = carriers.get(source.head().id());
+            working.computeIfAbsent(
+                            each.key(),
+                            key -> CompletableFuture.runAsync(
+                                    () -> judge(source, key, day, who, entries.get(source.entriesOf())), judges))
+                    .whenComplete((done, problem) -> working.remove(each.key()));
+        });
+        return changed.stream()
+                .map(each -> working.get(each.key()))
+                .filter(Objects::nonNull)
+                .toList();
+    }
+
+    private void judge(Source source, Key key, LocalDate day, List<RosterHolder> who, List<ListStore.Stored> entries) {
+        Views.ListSummary summary;
+        try {
+            summary = summarised(source, () -> audited(source, context(source, day, who), entries));
+        } catch (RuntimeException problem) { // nobody waits for it who could be told otherwise
+            summary = unjudged(source.head(), Fault.of(problem).words());
+        }
+        summaries.put(key, summary);
+        judged.put(dependsOn(source, day, who), summary);
+    }
+
+    /** Nobody waits longer for verdicts than a page may take: what is not there by then comes when it is asked for again. */
+    private void await(List<CompletableFuture<Void>> judging) {
+        try {
+            CompletableFuture.allOf(judging.toArray(CompletableFuture[]::new))
+                    .get(patience.toMillis(), TimeUnit.MILLISECONDS);
+        } catch (TimeoutException e) {
+            // the rest is told as being judged
+        } catch (ExecutionException e) {
+            throw new IllegalStateException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+
+    @Override
+    public void destroy() {
+        judges.shutdownNow();
+    }
+
+    /** Everything that the verdicts of a list depend on, as a SHA-256; unlike its key another roster or radio of the group is not in it. */
+    private String dependsOn(Source source, LocalDate day, List<RosterHolder> carriers) {
+        ListStore.Head head = source.head();
+        return DigestUtils.sha256Hex(String.join(
+                "\u001F",
+                Long.toString(head.id()),
+                Integer.toString(head.version()),
+                Integer.toString(source.parent().map(ListStore.Head::version).orElse(0)),
+                head.name(),
+                head.overlay(),
+                head.radios(),
+                Integer.toString(head.rulebooksVersion()),
+                head.neighbours(),
+                head.talkGroups(),
+                Integer.toString(repeaters.version()),
+                day.toString(),
+                carriers.toString()));
     }
 
     /** One list that cannot be judged says so in its own row, and is no reason not to show the others. */
@@ -321,7 +439,15 @@ public class Audits {
         }
     }
 
+    private static Views.ListSummary pending(ListStore.Head head) {
+        return empty(head, null, true);
+    }
+
     private static Views.ListSummary unjudged(ListStore.Head head, String why) {
+        return empty(head, why, false);
+    }
+
+    private static Views.ListSummary empty(ListStore.Head head, String why, boolean pending) {
         return new Views.ListSummary(
                 head.id(),
                 head.name(),
@@ -333,7 +459,8 @@ public class Audits {
                 List.of(),
                 head.parent().orElse(null),
                 head.shelf(),
-                why);
+                why,
+                pending);
     }
 
     private static Views.ListSummary summary(ListStore.Head head, Audited audited) {
@@ -350,6 +477,7 @@ public class Audits {
                         .toList(),
                 head.parent().orElse(null),
                 head.shelf(),
-                null);
+                null,
+                false);
     }
 }

@@ -115,6 +115,11 @@ public class ListService {
         return source(account, head);
     }
 
+    /** As {@link #source}, if it is there. */
+    public Optional<Source> find(long account, long list) {
+        return store.head(account, list).map(head -> source(account, head));
+    }
+
     /** All lists of a group. */
     @Transactional(readOnly = true, isolation = Isolation.REPEATABLE_READ)
     public List<Source> sources(long account, long club) {

@@ -10,6 +10,12 @@ public interface NearbyRepeaters {
     /** Those near a place; none while the directory has not answered. */
     List<Neighbour> near(Place place);
 
+    /** A repeater with where it stands. */
+    record Sited(String name, Place place, Neighbour heard) {}
+
+    /** As {@link #near}, with where they stand; the nearest first. */
+    List<Sited> sited(Place place);
+
     /** Changes when what is known changes. */
     int version();
 }

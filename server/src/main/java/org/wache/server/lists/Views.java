@@ -23,7 +23,12 @@ public final class Views {
 
     private Views() {}
 
-    /** A list in a list of lists; unjudged says why it cannot be judged, and then its counts say nothing. */
+    /**
+     * A list in a list of lists.
+     *
+     * @param unjudged why it cannot be judged; then its counts say nothing
+     * @param pending whether it is still being judged; then its entries, counts and carriers say nothing yet
+     */
     public record ListSummary(
             long id,
             String name,
@@ -35,7 +40,8 @@ public final class Views {
             List<String> carriers,
             @Schema(nullable = true) Long parent,
             Shelf shelf,
-            @Schema(nullable = true) String unjudged) {}
+            @Schema(nullable = true) String unjudged,
+            boolean pending) {}
 
     /** How many entries came to each verdict. */
     public record Counts(int hold, int query, int listen, int clear) {}

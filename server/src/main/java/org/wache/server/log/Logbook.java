@@ -29,7 +29,9 @@ public class Logbook {
         PEOPLE,
         ACCOUNT,
         RULEBOOK,
-        STATION
+        STATION,
+        OPERATION,
+        AREA
     }
 
     /**

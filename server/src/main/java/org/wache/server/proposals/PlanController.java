@@ -28,6 +28,7 @@ import org.wache.audit.rules.Register;
 import org.wache.channel.Channel;
 import org.wache.channel.Field;
 import org.wache.licence.Licence;
+import org.wache.place.Circle;
 import org.wache.planning.Demands;
 import org.wache.planning.Plan;
 import org.wache.planning.Planner;
@@ -38,6 +39,7 @@ import org.wache.rulebook.Service;
 import org.wache.server.accounts.Account;
 import org.wache.server.lists.Audits;
 import org.wache.server.lists.ListService;
+import org.wache.server.lists.NearbyRepeaters;
 import org.wache.server.lists.Source;
 import org.wache.server.reach.Reaching;
 import org.wache.server.web.Refused;
@@ -54,8 +56,10 @@ class PlanController {
     private final ListService service;
     private final Audits audits;
     private final Reaching reaching;
+    private final NearbyRepeaters nearby;
 
-    PlanController(ListService service, Audits audits, Reaching reaching) {
+    PlanController(ListService service, Audits audits, Reaching reaching, NearbyRepeaters nearby) {
+        this.nearby = nearby;
         this.service = service;
         this.audits = audits;
         this.reaching = reaching;
@@ -67,6 +71,7 @@ class PlanController {
      * @param version of the list, which the entries are added to
      * @param next the first number that is free behind its entries
      * @param services those that somebody may use
+     * @param repeaters near its place
      */
     record PlanStart(
             String name,
@@ -75,7 +80,11 @@ class PlanController {
             @Schema(nullable = true) Long parent,
             LocalDate on,
             List<PlanTeam> teams,
-            List<PlanService> services) {}
+            List<PlanService> services,
+            List<PlanRepeater> repeaters) {}
+
+    /** A repeater that the directory knows near the place of the list; its key is its output in megahertz. */
+    record PlanRepeater(String mhz, String name, String words) {}
 
     /** A team, and who of those who carry the list is in it. */
     record PlanTeam(String name, List<PlanMember> members) {}
@@ -97,6 +106,8 @@ class PlanController {
      *
      * @param on the day it is for; today where nothing is said
      * @param services only these; any where none is named
+     * @param command whether there has to be a channel for those who lead
+     * @param repeaters the outputs, in megahertz, of those that shall be used
      * @param listen frequencies in megahertz
      * @param without frequencies that are not wanted, in megahertz
      */
@@ -105,6 +116,8 @@ class PlanController {
             @NotNull @Size(max = 2_000) List<@NotNull @Valid PlanPair> mustTalk,
             @NotNull @Size(max = 60) List<@NotNull @Size(max = 80) String> services,
             boolean calling,
+            boolean command,
+            @NotNull @Size(max = 20) List<@NotNull @Size(max = 20) String> repeaters,
             @Min(0) @Max(50) int spare,
             @NotNull @Size(max = 60) List<@NotNull @Size(max = 20) String> listen,
             @NotNull @Size(max = 200) List<@NotNull @Valid PlanKept> kept,
@@ -147,6 +160,15 @@ class PlanController {
                 teams,
                 services(carrying)
                         .map(each -> new PlanService(each.id(), each.title()))
+                        .toList(),
+                repeaters(carrying).stream()
+                        .map(each -> new PlanRepeater(
+                                each.output().megahertz(),
+                                each.name(),
+                                each.output()
+                                        + each.access()
+                                                .map(tone -> ", " + tone.text())
+                                                .orElse("")))
                         .toList());
     }
 
@@ -154,12 +176,30 @@ class PlanController {
     PlanView plan(Account asking, @PathVariable long list, @Valid @RequestBody PlanRequest request) {
         Source source = service.source(asking.id(), list);
         Reaching.Carrying carrying = reaching.carrying(source, request.on().orElseGet(audits::today));
-        Demands demands = demands(carrying, request, there(source));
+        Demands demands = demands(carrying, request, there(source), wanted(carrying, request));
         Plan plan = Planner.of(Register.ALL, carrying.context(), demands);
         if (plan instanceof Plan.Contradiction contradiction) {
             return new PlanView(List.of(), contradiction.demands(), contradiction.reasons());
         }
         return new PlanView(lines((Plan.Proposed) plan), List.of(), List.of());
+    }
+
+    /** The repeaters near the place of the list whose input is known, each output once. */
+    private List<Demands.Repeater> repeaters(Reaching.Carrying carrying) {
+        if (!(carrying.context().where().area().orElse(null) instanceof Circle circle)) {
+            return List.of();
+        }
+        Map<Frequency, Demands.Repeater> all = new LinkedHashMap<>();
+        nearby.sited(circle.centre()).forEach(each -> each.heard()
+                .input()
+                .ifPresent(input -> all.putIfAbsent(
+                        each.heard().frequency(),
+                        new Demands.Repeater(
+                                each.name(),
+                                each.heard().frequency(),
+                                input,
+                                each.heard().tone()))));
+        return List.copyOf(all.values());
     }
 
     /** Where the list talks already: what is added to it is beside that. */
@@ -223,7 +263,21 @@ class PlanController {
                         || channels.channels().stream().anyMatch(channel -> (channel.allow() & Content.FM.bit()) != 0));
     }
 
-    private static Demands demands(Reaching.Carrying carrying, PlanRequest request, Set<Frequency> there) {
+    private List<Demands.Repeater> wanted(Reaching.Carrying carrying, PlanRequest request) {
+        List<Demands.Repeater> known = repeaters(carrying);
+        return request.repeaters().stream()
+                .map(PlanController::frequency)
+                .distinct()
+                .map(output -> known.stream()
+                        .filter(each -> each.output().equals(output))
+                        .findFirst()
+                        .orElseThrow(() -> new Refused("No repeater near the place of this list is heard on " + output
+                                + ": choose among those that are offered.")))
+                .toList();
+    }
+
+    private static Demands demands(
+            Reaching.Carrying carrying, PlanRequest request, Set<Frequency> there, List<Demands.Repeater> repeaters) {
         Map<String, List<Integer>> teams = teams(carrying);
         if (teams.isEmpty()) {
             throw new Refused("Nobody carries this list yet. Choose who does on the Desk: it is planned for them.");
@@ -266,6 +320,8 @@ class PlanController {
                         .map(PlanController::frequency)
                         .distinct()
                         .toList(),
+                request.command(),
+                repeaters,
                 kept,
                 without);
     }

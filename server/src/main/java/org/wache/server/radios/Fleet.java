@@ -1,7 +1,9 @@
 package org.wache.server.radios;
 
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -171,8 +173,12 @@ public class Fleet {
         return bodies;
     }
 
+    /** Files of models by their text: each is read once, however many radios are of it. */
+    private static final Map<String, RadioModel> READ =
+            Caffeine.newBuilder().maximumSize(500).<String, RadioModel>build().asMap();
+
     static RadioModel model(RadioStore.StoredModel stored) {
-        return RadioReader.model(stored.body().getBytes(StandardCharsets.UTF_8));
+        return READ.computeIfAbsent(stored.body(), body -> RadioReader.model(body.getBytes(StandardCharsets.UTF_8)));
     }
 
     /** A model, unless it was entered before all of it was checked, and cannot be. */
@@ -261,6 +267,17 @@ public class Fleet {
         return out;
     }
 
+    /** A radio in somebody's hand; mark is another when it was changed, written or tried since. */
+    public record Hand(long party, long unit, String mark) {}
+
+    /** The radios in the hands of some of the roster, in the order of their entry. */
+    public List<Hand> hands(List<Long> parties) {
+        return store.hands(parties).stream()
+                .map(each ->
+                        new Hand(each.party(), each.unit(), each.version() + " " + each.load() + " " + each.check()))
+                .toList();
+    }
+
     /** Keeps who has which radio, and the roster, as they are until the transaction ends. */
     public void hold(long club) {
         store.hold(club);
@@ -273,10 +290,27 @@ public class Fleet {
 
     /** A radio as it is known to be: its transmitter counts as off when it was tried, and on a band when it was found so. */
     public Radio asItIs(long unit) {
-        Radio said = unitOf(unit).radio();
-        List<Span> off = SetOtherwise.off(
-                store.settingsSinceChange(unit).map(SetOtherwise::read).orElse(Map.of()), said.model());
-        return new Radio(said.model(), said.lock(), said.label(), said.inhibited() && isChecked(unit), off);
+        return asTheyAre(List.of(unit)).get(unit);
+    }
+
+    /** As {@link #asItIs}, of several, by their keys. */
+    public Map<Long, Radio> asTheyAre(List<Long> units) {
+        Map<Long, RadioModel> models = new HashMap<>();
+        Map<Long, Radio> all = new HashMap<>();
+        store.known(units).forEach(each -> {
+            RadioModel model = models.computeIfAbsent(each.unit().modelId(), id -> model(store.modelOf(id)));
+            Radio said = radio(each.unit(), model);
+            all.put(
+                    each.unit().id(),
+                    new Radio(
+                            model,
+                            said.lock(),
+                            said.label(),
+                            said.inhibited() && each.checked(),
+                            SetOtherwise.off(
+                                    each.found().map(SetOtherwise::read).orElse(Map.of()), model)));
+        });
+        return all;
     }
 
     /** How what belongs to no channel was found set last, by what tells settings apart; empty where nobody looked. */

@@ -230,17 +230,34 @@ class RadioStore {
                 .optional();
     }
 
-    /** As {@link #foundSettings}, when the radio's data were not changed since: it may have been set otherwise with them. */
-    Optional<String> settingsSinceChange(long unit) {
+    /**
+     * A radio with what was found of it since its data were changed last: it may have been set otherwise with them.
+     *
+     * @param checked whether it was tried last with its transmitter off, and keyed nowhere
+     * @param found as {@link #foundSettings}
+     */
+    record Known(StoredUnit unit, boolean checked, Optional<String> found) {}
+
+    List<Known> known(List<Long> units) {
         return jdbc.sql(
                         """
-            select settings from (select settings::text, at from unit_load where unit_id = :unit order by id desc limit 1) newest
-            where settings is not null
-              and at > coalesce((select max(at) from radio_change where what = 'unit' and subject_id = :unit), '-infinity')
+            with changed as (
+              select subject_id, max(at) as at from radio_change where what = 'unit' and subject_id = any(:units) group by subject_id)
+            select
+            """
+                                + UNIT_COLUMNS
+                                + """
+              , exists (
+                select 1 from (select at, good from air_check where unit_id = radio_unit.id and kind = 'inhibit' order by id desc limit 1) newest
+                where good and newest.at > coalesce(changed.at, '-infinity')) as checked,
+              (select found from (select settings::text as found, at from unit_load where unit_id = radio_unit.id order by id desc limit 1) newest
+                where newest.at > coalesce(changed.at, '-infinity')) as found
+            from radio_unit left join changed on changed.subject_id = radio_unit.id where radio_unit.id = any(:units)
             """)
-                .param("unit", unit)
-                .query(String.class)
-                .optional();
+                .param("units", units.toArray(Long[]::new))
+                .query((row, number) -> new Known(
+                        unit(row, number), row.getBoolean("checked"), Optional.ofNullable(row.getString("found"))))
+                .list();
     }
 
     /** As {@link #foundSettings}, of every radio of a group, by their keys. */
@@ -439,6 +456,25 @@ class RadioStore {
                                 + "join radio_unit on radio_unit.id = custody.unit_id where radio_unit.club_id = :club and custody.in_at is null")
                 .param("club", club)
                 .query(RadioStore::held)
+                .list();
+    }
+
+    /** A radio in somebody's hand, its version, and the last that was put into it and tried on it. */
+    record Hand(long party, long unit, int version, Long load, Long check) {}
+
+    /** The radios in the hands of some of the roster. */
+    List<Hand> hands(List<Long> parties) {
+        return jdbc.sql(
+                        """
+            select custody.party_id as party, radio_unit.id as unit, radio_unit.version,
+                   (select max(unit_load.id) from unit_load where unit_load.unit_id = radio_unit.id) as load,
+                   (select max(air_check.id) from air_check where air_check.unit_id = radio_unit.id) as "check"
+            from custody join radio_unit on radio_unit.id = custody.unit_id
+            where custody.in_at is null and custody.party_id = any(:parties) and not radio_unit.removed
+            order by radio_unit.id
+            """)
+                .param("parties", parties.toArray(Long[]::new))
+                .query(Hand.class)
                 .list();
     }
 

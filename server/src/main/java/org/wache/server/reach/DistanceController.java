@@ -12,6 +12,7 @@ import org.wache.channel.Field;
 import org.wache.distance.Carries;
 import org.wache.distance.PathLoss;
 import org.wache.server.accounts.Account;
+import org.wache.server.lists.Audited;
 import org.wache.server.lists.Audits;
 import org.wache.server.lists.DeskWriter;
 import org.wache.server.lists.ListService;
@@ -66,18 +67,8 @@ class DistanceController {
             @RequestParam double talksDbd,
             @RequestParam double hearsM,
             @RequestParam double hearsDbd) {
-        Channel channel = audits.of(service.source(asking.id(), list)).stored().stream()
-                .filter(each -> each.id() == entry)
-                .findFirst()
-                .map(ListStore.Stored::channel)
-                .orElseThrow(() -> new Missing("The entry"));
-        Frequency frequency = channel.transmit()
-                .orElseThrow(() -> new Refused("Nobody talks on this entry: it is only listened to."));
-        if (frequency.hertz() < LOWEST_HZ) {
-            throw new Refused(
-                    "Below 30 MHz the ground and the sky carry a signal further than it is seen: this says nothing"
-                            + " there.");
-        }
+        Channel channel = entry(audits.of(service.source(asking.id(), list)), entry);
+        Frequency frequency = talking(channel);
         within("The distance", "km", km, 0.05, MOST_KM);
         within("The height of who talks", "m", talksM, 0.1, MOST_M);
         within("The height of who hears", "m", hearsM, 0.1, MOST_M);
@@ -92,6 +83,27 @@ class DistanceController {
         Carries found = Carries.of(
                 frequency, watts, new Carries.End(talksM, talksDbd, 0), new Carries.End(hearsM, hearsDbd, 0), km);
         return new Distance(found.word(), PathLoss.horizonKm(talksM, hearsM), DeskWriter.sum(found.sum()), unknown);
+    }
+
+    /** An entry by its key. */
+    static Channel entry(Audited audited, long entry) {
+        return audited.stored().stream()
+                .filter(each -> each.id() == entry)
+                .findFirst()
+                .map(ListStore.Stored::channel)
+                .orElseThrow(() -> new Missing("The entry"));
+    }
+
+    /** @throws Refused where nobody talks, or the models say nothing */
+    static Frequency talking(Channel channel) {
+        Frequency frequency = channel.transmit()
+                .orElseThrow(() -> new Refused("Nobody talks on this entry: it is only listened to."));
+        if (frequency.hertz() < LOWEST_HZ) {
+            throw new Refused(
+                    "Below 30 MHz the ground and the sky carry a signal further than it is seen: this says nothing"
+                            + " there.");
+        }
+        return frequency;
     }
 
     private static Optional<Double> watts(Channel channel) {

@@ -11,7 +11,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -56,35 +55,18 @@ class PaperController {
 
     private final ReleaseStore store;
     private final Releases releases;
-    private final HolderCards cards;
-    private final CardLinks links;
-    private final String address;
+    private final PrintedCards printed;
     private final Rulebooks rulebooks;
 
-    PaperController(
-            ReleaseStore store,
-            Releases releases,
-            HolderCards cards,
-            CardLinks links,
-            @Value("${wache.address}") String address,
-            Rulebooks rulebooks) {
+    PaperController(ReleaseStore store, Releases releases, PrintedCards printed, Rulebooks rulebooks) {
         this.rulebooks = rulebooks;
         this.store = store;
         this.releases = releases;
-        this.cards = cards;
-        this.links = links;
-        this.address = address;
+        this.printed = printed;
     }
 
     private ReleaseStore.Head head(long release) {
         return store.one(release).orElseThrow(() -> new Missing("The release"));
-    }
-
-    /** Where the application is reached: as it is set, or as it was asked. */
-    private String base(HttpServletRequest request) {
-        return address.isBlank()
-                ? request.getRequestURL().toString().replace(request.getRequestURI(), "")
-                : address.replaceFirst("/+$", "");
     }
 
     /** Channel cards, for everyone of the roster who carries it, or for one. */
@@ -97,31 +79,17 @@ class PaperController {
             @RequestParam(defaultValue = "wallet") CardSize size,
             @RequestParam(defaultValue = "letter") PaperSize paper) {
         ReleaseStore.Head head = head(release);
-        long account = asking.id();
-        ReleaseFile file = releases.file(release);
-        List<ChannelCards.Card> all = new ArrayList<>();
-        for (ReleaseStore.Carrier carrier : cards.carriers(release)) {
-            if (party.isEmpty() || party.get() == carrier.party()) {
-                HolderCards.CardList list = cards.list(head, carrier);
-                all.add(new ChannelCards.Card(
-                        carrier.name(),
-                        HolderCards.callSigns(carrier),
-                        list.name() + ", release " + head.number(),
-                        "SHA-256 " + PaperFile.shortSum(file),
-                        base(request) + "/card#" + links.token(account, head.club(), carrier.party()),
-                        list.entries().stream()
-                                .map(each -> new ChannelCards.Line(
-                                        each.number(),
-                                        each.name(),
-                                        each.talks(),
-                                        each.hears(),
-                                        each.shift(),
-                                        each.sends(),
-                                        each.power().isEmpty() ? "" : each.power() + " W"))
-                                .toList()));
-            }
-        }
-        return PaperFile.pdf(file, "cards", ChannelCards.write(paper, size, all));
+        return PaperFile.pdf(
+                releases.file(release),
+                "cards",
+                ChannelCards.write(
+                        paper,
+                        size,
+                        printed.of(
+                                asking.id(),
+                                printed.base(request),
+                                head,
+                                each -> party.isEmpty() || party.get() == each)));
     }
 
     /** The full list, with what was found of it and who lets it stand. */

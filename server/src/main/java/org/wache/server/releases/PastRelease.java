@@ -34,6 +34,22 @@ public class PastRelease {
         prints.forEach((rule, of) -> gating.waive(by, list, of, reasons.byRule().get(rule), Optional.empty()));
     }
 
+    /** Waives every query that is open, and every question of who reaches whom, for the same reason. */
+    public void waiveAll(Account by, long list, String reason) {
+        Gating.Stand stand = gating.stand(by.id(), list);
+        List<String> prints = new ArrayList<>();
+        stand.gate().matters().stream()
+                .filter(Gate.Settled::open)
+                .map(Gate.Settled::matter)
+                .forEach(matter -> prints.add(matter.print()));
+        stand.reach().stream()
+                .filter(each -> each.waiver().isEmpty())
+                .forEach(each -> prints.add(each.concern().print()));
+        if (!prints.isEmpty()) {
+            gating.waive(by, list, prints, reason, Optional.empty());
+        }
+    }
+
     /** Signs and releases a list as it is. */
     public long release(Account by, Account second, long list) {
         String state = gating.stand(by.id(), list).state();

@@ -97,6 +97,20 @@ public class Releases {
                 .map(ReleaseStore.Head::number);
     }
 
+    /** The number under which a list went out last, if that is in use. */
+    public Optional<Integer> lastOf(long list) {
+        return store.newest(list).filter(head -> !head.isRecalled()).map(ReleaseStore.Head::number);
+    }
+
+    /** What is in the radios of a group, in words, by their keys; those into which nothing was put are not among them. */
+    public Map<Long, String> inside(long club) {
+        return store.loads(club).stream()
+                .filter(load -> load.listName() != null)
+                .collect(Collectors.toMap(
+                        ReleaseStore.Loaded::unit,
+                        load -> load.listName() + (load.number() == null ? "" : ", release " + load.number())));
+    }
+
     private InUse inUse(ReleaseStore.Head head) {
         return new InUse(
                 head.id(), head.club(), head.list(), head.name(), head.number(), head.version(), file(head.id()));

@@ -18,6 +18,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.wache.rulebook.StationData;
 import org.wache.server.accounts.Account;
+import org.wache.server.forms.NamedForms;
 import org.wache.server.rulebooks.Rulebooks;
 import org.wache.server.site.StationSheets;
 import org.wache.server.web.Json;
@@ -95,7 +96,7 @@ class StationController {
                 data.efficiency());
     }
 
-    private static StationView view(StationStore.Stored stored) {
+    private static StationView view(NamedForms.Stored stored) {
         return new StationView(
                 stored.id(),
                 stored.version(),
@@ -125,6 +126,7 @@ class StationController {
 
     private static String checked(StationForm form) {
         form.station();
+        form.place();
         if ((form.name() + form.note()).indexOf('\0') >= 0) {
             throw new Refused("A name or note holds control characters. Clean it.");
         }

@@ -1,5 +1,5 @@
 /**
  * Fixed stations: antenna, feed line, exposure,
- * and their entries.
+ * and their entries; where teams work.
  */
 package org.wache.server.stations;

@@ -1,6 +1,5 @@
 package org.wache.server.web;
 
-import java.security.SecureRandom;
 import java.sql.SQLException;
 import java.sql.SQLNonTransientConnectionException;
 import java.sql.SQLRecoverableException;
@@ -22,15 +21,12 @@ import org.springframework.transaction.TransactionSystemException;
 public record Fault(HttpStatus status, String title, String words) {
 
     private static final Logger LOG = LoggerFactory.getLogger(Fault.class);
-    private static final SecureRandom RANDOM = new SecureRandom();
-    private static final String LETTERS = "23456789ABCDEFGHJKLMNPQRSTUVWXYZ";
-    private static final int LENGTH = 8;
     /** Connection, insufficient resources, operator intervention, transaction rollback (PostgreSQL, appendix A). */
     private static final Set<String> PASSING = Set.of("08", "53", "57", "40");
 
     /** Writes a fault into the log and says what its sufferer is told. */
     public static Fault of(Throwable problem) {
-        String reference = reference();
+        String reference = Reference.current();
         if (passes(problem)) {
             LOG.warn("The database did not answer as it should ({})", reference, problem);
             return new Fault(
@@ -64,13 +60,5 @@ public record Fault(HttpStatus status, String title, String words) {
             }
         }
         return false;
-    }
-
-    private static String reference() {
-        StringBuilder text = new StringBuilder();
-        for (int i = 0; i < LENGTH; i++) {
-            text.append(LETTERS.charAt(RANDOM.nextInt(LETTERS.length()))).append(i == LENGTH / 2 - 1 ? "-" : "");
-        }
-        return text.toString();
     }
 }

@@ -1,5 +1,6 @@
 package org.wache.server.web;
 
+import io.micrometer.core.instrument.MeterRegistry;
 import jakarta.servlet.DispatcherType;
 import java.time.Duration;
 import java.util.Arrays;
@@ -66,8 +67,18 @@ class WebServerConfig {
     }
 
     @Bean
+    FilterRegistrationBean<RequestLines> requestLines(MeterRegistry figures) {
+        return first(
+                new RequestLines(figures),
+                Ordered.HIGHEST_PRECEDENCE,
+                DispatcherType.REQUEST,
+                DispatcherType.ASYNC,
+                DispatcherType.ERROR);
+    }
+
+    @Bean
     FilterRegistrationBean<ReadableAddresses> readableAddresses() {
-        return first(new ReadableAddresses(), Ordered.HIGHEST_PRECEDENCE, DispatcherType.REQUEST);
+        return first(new ReadableAddresses(), Ordered.HIGHEST_PRECEDENCE + 1, DispatcherType.REQUEST);
     }
 
     private static <T extends jakarta.servlet.Filter> FilterRegistrationBean<T> first(
