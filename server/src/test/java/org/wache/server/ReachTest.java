@@ -296,8 +296,8 @@ class ReachTest {
         assertThat(link.path("sum")).isNotEmpty();
         JsonNode area = direct.path("areaLinks")
                 .valueStream()
-                .filter(each ->
-                        each.path("area").asInt() == teams.indexOf("River watch") && each.path("base").asInt() == names(direct, "Weir house"))
+                .filter(each -> each.path("area").asInt() == teams.indexOf("River watch")
+                        && each.path("base").asInt() == names(direct, "Weir house"))
                 .findFirst()
                 .orElseThrow();
         // 0.015 and 0.022 degrees: 1.67 km north, 1.73 km east at 45.2 degrees, and 3 km across from there.

@@ -319,8 +319,10 @@ public class Audits implements DisposableBean {
      */
     public List<Views.ListSummary> summaries(List<Source> sources) {
         LocalDate day = today();
-        // Their keys are made once: what the directory knows may change while they are judged, and an answer has to be found where it was put.
-        List<Asked> all = sources.stream().map(each -> new Asked(each, key(each, day))).toList();
+        // Their keys are made once: what the directory knows may change while they are judged, and an answer has to be
+        // found where it was put.
+        List<Asked> all =
+                sources.stream().map(each -> new Asked(each, key(each, day))).toList();
         List<Asked> unknown =
                 all.stream().filter(each -> !summaries.containsKey(each.key())).toList();
         if (!unknown.isEmpty()) {
