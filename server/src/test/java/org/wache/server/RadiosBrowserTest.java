@@ -155,7 +155,7 @@ class RadiosBrowserTest extends InBrowser {
         assertThat(page.getByText("What the radio says comes damaged, 3 times in a row."))
                 .isVisible();
         String label = fleets.view(units.get(1)).path("label").asString();
-        button(Pattern.compile("^simulated.*, radio " + Pattern.quote(label))).click();
+        button(Pattern.compile("^simulated.*, radio " + label)).click();
         page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("Clear the fault"))
                 .click();
         button("Try " + label + " again").click();
