@@ -4,7 +4,11 @@ import { useHome } from './useHome';
 
 /** What whoever is signed in has to do next here, the most pressing first, each with its press. */
 export function Todo({ group }: { group: number }) {
-  const todo = useHome(group).data?.todo ?? [];
+  const home = useHome(group).data;
+  const todo = home?.todo ?? [];
+  if (home?.pending && todo.length === 0) {
+    return <p className="text-second text-soft">What there is to do is being worked out …</p>;
+  }
   if (todo.length === 0) return null;
   return (
     <section aria-label="To do">

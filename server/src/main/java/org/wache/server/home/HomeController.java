@@ -16,7 +16,6 @@ import org.wache.rulebook.Rulebook;
 import org.wache.rulebook.Service;
 import org.wache.server.accounts.Account;
 import org.wache.server.lists.ListEffect;
-import org.wache.server.lists.ListEffects;
 import org.wache.server.papers.CarriedLicence;
 import org.wache.server.roster.Party;
 import org.wache.server.roster.RosterService;
@@ -27,27 +26,30 @@ import org.wache.server.rulebooks.Rulebooks;
 class HomeController {
 
     private final RosterService roster;
-    private final ListEffects effects;
-    private final Todos todos;
+    private final Attention attention;
     private final Clock clock;
     private final Rulebooks rulebooks;
 
-    HomeController(RosterService roster, ListEffects effects, Todos todos, Clock clock, Rulebooks rulebooks) {
+    HomeController(RosterService roster, Attention attention, Clock clock, Rulebooks rulebooks) {
         this.rulebooks = rulebooks;
-        this.todos = todos;
         this.roster = roster;
-        this.effects = effects;
+        this.attention = attention;
         this.clock = clock;
     }
 
-    /** What wants attention: on account of the day, and of what the group does; todo is for the role of who asks. */
+    /**
+     * What wants attention: on account of the day, and of what the group does; todo is for the role of who asks.
+     *
+     * @param pending whether lists and todo are being worked out: then they are what was known a moment ago, or nothing yet
+     */
     record Home(
             LocalDate today,
             EditionInForce edition,
             @Schema(nullable = true) EditionInForce next,
             List<EndingLicence> licences,
             List<ListEffect> lists,
-            List<Todos.Todo> todo) {}
+            List<Todos.Todo> todo,
+            boolean pending) {}
 
     /** An edition of the rulebook. */
     record EditionInForce(String id, LocalDate from, String title, String source) {}
@@ -78,13 +80,15 @@ class HomeController {
                 .filter(each -> each.from().isAfter(today))
                 .findFirst()
                 .map(HomeController::edition);
+        Attention.Wanted wanted = attention.of(asking, group);
         return new Home(
                 today,
                 edition(rulebook.on(today).dates()),
                 next.orElse(null),
                 ending,
-                effects.ofEdition(account, group),
-                todos.of(asking, group));
+                wanted.lists(),
+                wanted.todo(),
+                wanted.pending());
     }
 
     private static Optional<EndingLicence> ending(

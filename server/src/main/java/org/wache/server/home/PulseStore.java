@@ -22,7 +22,7 @@ class PulseStore {
             select club.roster_version as roster, club.overlay_version as overlay, club.radios_version as radios,
               coalesce((select version from tone_knowledge where club_id = club.id), 0) as tones,
               md5(concat_ws(' ', club.roster_version, club.overlay_version, club.radios_version,
-                (select string_agg(id || ':' || version, ',' order by id) from channel_list where club_id = club.id),
+                (select md5(string_agg(concat_ws(':', id, version, shelf, name, edition_seen), ',' order by id)) from channel_list where club_id = club.id),
                 (select version from tone_knowledge where club_id = club.id),
                 (select count(*) || ':' || sum(version) || ':' || count(*) filter (where removed) from settings_profile where club_id = club.id),
                 (select count(*) || ':' || sum(version) || ':' || count(*) filter (where removed) from station where club_id = club.id),

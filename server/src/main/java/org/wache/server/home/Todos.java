@@ -7,20 +7,16 @@ import org.springframework.stereotype.Component;
 import org.wache.audit.finding.Severity;
 import org.wache.server.access.Role;
 import org.wache.server.accounts.Account;
-import org.wache.server.accounts.AccountStore;
 import org.wache.server.releases.ReleaseOverview;
-import org.wache.server.web.Missing;
 
 /** What somebody has to do next in a group, by what they are in it: the most pressing first. */
 @Component
 class Todos {
 
     private final ReleaseOverview releases;
-    private final AccountStore accounts;
 
-    Todos(ReleaseOverview releases, AccountStore accounts) {
+    Todos(ReleaseOverview releases) {
         this.releases = releases;
-        this.accounts = accounts;
     }
 
     /**
@@ -33,8 +29,7 @@ class Todos {
      */
     record Todo(Severity weight, String subject, String words, String press, String to) {}
 
-    List<Todo> of(Account account, long club) {
-        Role role = accounts.role(account.id(), club).orElseThrow(() -> new Missing("The group"));
+    List<Todo> of(Account account, Role role, long club) {
         ReleaseOverview.Overview now = releases.of(account.id(), club);
         List<Todo> todo = new ArrayList<>();
         now.against()

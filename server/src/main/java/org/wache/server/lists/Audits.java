@@ -7,15 +7,8 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
-import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.ExecutionException;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
-import java.util.concurrent.TimeUnit;
-import java.util.concurrent.TimeoutException;
 import java.util.function.Supplier;
 import org.apache.commons.codec.digest.DigestUtils;
 import org.springframework.beans.factory.DisposableBean;
@@ -33,6 +26,7 @@ import org.wache.licence.Holder;
 import org.wache.place.Circle;
 import org.wache.rulebook.Rulebook;
 import org.wache.rulebook.RulebookProblem;
+import org.wache.server.background.Background;
 import org.wache.server.rulebooks.Rulebooks;
 import org.wache.server.web.Fault;
 import org.wache.server.web.Json;
@@ -74,14 +68,7 @@ public class Audits implements DisposableBean {
             .<String, Views.ListSummary>build()
             .asMap();
 
-    private final Map<Key, CompletableFuture<Void>> working = new ConcurrentHashMap<>();
-    private final ExecutorService judges =
-            Executors.newFixedThreadPool(Math.max(2, Runtime.getRuntime().availableProcessors() - 1), work -> {
-                Thread thread = new Thread(work, "judge");
-                thread.setDaemon(true);
-                return thread;
-            });
-    private final Duration patience;
+    private final Background<Key> judges;
     private final Rulebooks rulebooks;
     private final NearbyRepeaters repeaters;
 
@@ -104,7 +91,7 @@ public class Audits implements DisposableBean {
             Rulebooks rulebooks,
             NearbyRepeaters repeaters,
             @Value("${wache.patience-for-verdicts}") Duration patience) {
-        this.patience = patience;
+        this.judges = new Background<>("judge", Math.max(2, Runtime.getRuntime().availableProcessors() - 1), patience);
         this.repeaters = repeaters;
         this.rulebooks = rulebooks;
         this.store = store;
@@ -338,7 +325,7 @@ public class Audits implements DisposableBean {
                     summaries.put(each.key(), same);
                 }
             }
-            await(judge(changed, carriers, day));
+            judges.await(judge(changed, carriers, day));
         }
         return all.stream()
                 .map(each -> Optional.ofNullable(summaries.get(each.key()))
@@ -352,27 +339,19 @@ public class Audits implements DisposableBean {
     /** Lists are judged beside each other, and beside whoever asked: what is under way is not begun once more. */
     private List<CompletableFuture<Void>> judge(
             List<Asked> changed, Map<Long, List<RosterHolder>> carriers, LocalDate day) {
-        List<Asked> idle = changed.stream()
-                .filter(each -> !working.containsKey(each.key()))
-                .toList();
-        Map<Long, List<ListStore.Stored>> entries = idle.isEmpty()
-                ? Map.of()
-                : store.entries(idle.stream()
-                        .map(each -> each.source().entriesOf())
-                        .distinct()
-                        .toList());
-        idle.forEach(each -> {
-            Source source = each.source();
-            List<RosterHolder> who = carriers.get(source.head().id());
-            working.computeIfAbsent(
-                            each.key(),
-                            key -> CompletableFuture.runAsync(
-                                    () -> judge(source, key, day, who, entries.get(source.entriesOf())), judges))
-                    .whenComplete((done, problem) -> working.remove(each.key()));
-        });
+        Map<Long, List<ListStore.Stored>> entries = store.entries(changed.stream()
+                .filter(each -> !judges.underWay(each.key()))
+                .map(each -> each.source().entriesOf())
+                .distinct()
+                .toList());
         return changed.stream()
-                .map(each -> working.get(each.key()))
-                .filter(Objects::nonNull)
+                .map(each -> judges.begin(each.key(), () -> {
+                    Source source = each.source();
+                    List<ListStore.Stored> stored = entries.containsKey(source.entriesOf())
+                            ? entries.get(source.entriesOf())
+                            : store.entries(source.entriesOf()); // it was under way a moment ago
+                    judge(source, each.key(), day, carriers.get(source.head().id()), stored);
+                }))
                 .toList();
     }
 
@@ -387,24 +366,9 @@ public class Audits implements DisposableBean {
         judged.put(dependsOn(source, day, who), summary);
     }
 
-    /** Nobody waits longer for verdicts than a page may take: what is not there by then comes when it is asked for again. */
-    private void await(List<CompletableFuture<Void>> judging) {
-        try {
-            CompletableFuture.allOf(judging.toArray(CompletableFuture[]::new))
-                    .get(patience.toMillis(), TimeUnit.MILLISECONDS);
-        } catch (TimeoutException e) {
-            // the rest is told as being judged
-        } catch (ExecutionException e) {
-            throw new IllegalStateException(e);
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-            throw new IllegalStateException(e);
-        }
-    }
-
     @Override
     public void destroy() {
-        judges.shutdownNow();
+        judges.close();
     }
 
     /** Everything that the verdicts of a list depend on, as a SHA-256; unlike its key another roster or radio of the group is not in it. */

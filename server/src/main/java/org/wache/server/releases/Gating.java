@@ -131,7 +131,13 @@ public class Gating {
 
     /** How a list stands before the gate, in short; differs from its newest release when it was ever released. */
     record Brief(
-            String name, List<String> missing, boolean complete, boolean signed, String lastChange, boolean differs) {}
+            String name,
+            List<String> missing,
+            boolean complete,
+            boolean signed,
+            String lastChange,
+            boolean differs,
+            String state) {}
 
     /** As {@link #stand}, in short: kept as long as nothing changes on which it depends. */
     @Transactional(readOnly = true)
@@ -147,7 +153,8 @@ public class Gating {
                     stand.complete(),
                     stand.signed().isPresent(),
                     stand.frozen().last().name(),
-                    since(stand).map(each -> !each.isNothing()).orElse(false));
+                    since(stand).map(each -> !each.isNothing()).orElse(false),
+                    stand.state());
             briefs.put(key, known);
         }
         return known;

@@ -3,7 +3,9 @@ package org.wache.server.releases;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.wache.audit.Audit;
@@ -82,16 +84,24 @@ public class Hands {
 
     /** Someone of a group's roster. */
     public Person person(long club, long party) {
-        return store.person(club, party)
+        return store.people(club, List.of(party)).stream()
+                .findFirst()
                 .map(each -> new Person(each.party(), each.name(), each.licences()))
                 .orElseThrow(() -> new Refused("Whom a radio is for has to be in the roster. Enter them there first."));
     }
 
     /** Who has a radio; somebody who is no longer in the roster has no licence. */
     Person whoHas(long club, long party) {
-        return store.person(club, party)
-                .map(each -> new Person(each.party(), each.name(), each.licences()))
-                .orElseGet(() -> new Person(party, "Somebody who is no longer in the roster", "[]"));
+        return whoHave(club, List.of(party)).get(party);
+    }
+
+    /** As {@link #whoHas}, of several, by their keys. */
+    Map<Long, Person> whoHave(long club, List<Long> parties) {
+        Map<Long, Person> all = new HashMap<>();
+        parties.forEach(party -> all.put(party, new Person(party, "Somebody who is no longer in the roster", "[]")));
+        store.people(club, parties)
+                .forEach(each -> all.put(each.party(), new Person(each.party(), each.name(), each.licences())));
+        return all;
     }
 
     /** The part of a release that someone carries, when they carry one. */

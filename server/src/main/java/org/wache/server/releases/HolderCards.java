@@ -100,8 +100,9 @@ public class HolderCards {
 
     /** The licences that one of a group's roster has now. */
     public Licensed licensed(long club, long party) {
-        Holder holder =
-                Today.holder(store.person(club, party).orElseThrow(() -> new Missing("The entry of the roster")));
+        Holder holder = Today.holder(store.people(club, List.of(party)).stream()
+                .findFirst()
+                .orElseThrow(() -> new Missing("The entry of the roster")));
         return new Licensed(
                 holder,
                 holder.licences().stream()

@@ -27,7 +27,7 @@ import org.wache.signal.Frequency;
 @Component
 class RadioContents implements Contents {
 
-    private static final int KEPT = 5_000;
+    private static final int KEPT = 40_000;
     private static final int RELEASES = 500;
     private static final int NAMED = 8;
 
@@ -58,17 +58,24 @@ class RadioContents implements Contents {
         return store.contents(club).stream()
                 .filter(each -> each.unit() == unit)
                 .findFirst()
-                .map(content -> held(club, content, party, new HashMap<>()))
+                .map(content -> today(club, List.of(unit), List.of(party)).held(content, party))
                 .orElse(InHand.UNKNOWN);
     }
 
     @Override
     public Map<Long, InHand> inHands(long club) {
         Map<Long, InHand> all = new LinkedHashMap<>();
-        Map<Long, Hands.Opened> opened = new HashMap<>();
-        store.contents(club).stream()
+        List<ReleaseStore.Content> inSomebodysHand = store.contents(club).stream()
                 .filter(content -> content.party() != null)
-                .forEach(content -> all.put(content.unit(), held(club, content, content.party(), opened)));
+                .toList();
+        Against today = today(
+                club,
+                inSomebodysHand.stream().map(ReleaseStore.Content::unit).toList(),
+                inSomebodysHand.stream()
+                        .map(ReleaseStore.Content::party)
+                        .distinct()
+                        .toList());
+        inSomebodysHand.forEach(content -> all.put(content.unit(), today.held(content, content.party())));
         return all;
     }
 
@@ -124,50 +131,74 @@ class RadioContents implements Contents {
         });
     }
 
-    private InHand held(long club, ReleaseStore.Content content, long party, Map<Long, Hands.Opened> opened) {
-        if (content.release() == null) {
-            return InHand.UNKNOWN;
-        }
-        ReleaseStore.Standing standing = store.standingOf(club);
-        List<Object> key = List.of(
-                content.load(),
-                party,
-                standing.roster(),
-                standing.overlay(),
-                standing.radios(),
-                fleet.isChecked(content.unit()),
-                rulebooks.version(),
-                LocalDate.now(clock));
-        InHand held = known.get(key);
-        if (held == null) {
-            held = judged(club, content, party, opened);
-            known.put(key, held);
-        }
-        return held;
+    /** All that contents are held against, asked for once: the radios as they are known to be, the people with their licences of now, the plan. */
+    private Against today(long club, List<Long> units, List<Long> people) {
+        return new Against(
+                club,
+                store.standingOf(club).overlay(),
+                fleet.asTheyAre(units),
+                hands.whoHave(club, people),
+                new HashMap<>());
     }
 
-    private InHand judged(long club, ReleaseStore.Content content, long party, Map<Long, Hands.Opened> opened) {
-        Hands.Opened release = opened.computeIfAbsent(content.release(), id -> hands.open(club, id));
-        Handed handed =
-                hands.toOne(release, content.variant(), fleet.asItIs(content.unit()), hands.whoHas(club, party));
-        List<Integer> places = content.talks() == null ? talking(handed) : List.of(content.talks());
-        List<NotTheirs> notTheirs = new ArrayList<>();
-        int talks = 0;
-        for (int place : places) {
-            Handed.Entry entry = handed.entries().get(place);
-            Channel channel = handed.list().channels().get(place);
-            if (entry.place() == Handed.Place.NOT_THEIRS || entry.place() == Handed.Place.OUT) {
-                notTheirs.add(new NotTheirs(channel.number(), channel.name(), entry.why(), entry.source()));
-            } else if (entry.place() == Handed.Place.TALKS) {
-                talks++;
-            }
+    private final class Against {
+
+        private final long club;
+        private final int plan;
+        private final Map<Long, Radio> radios;
+        private final Map<Long, Hands.Person> people;
+        private final Map<Long, Hands.Opened> opened;
+
+        private Against(
+                long club,
+                int plan,
+                Map<Long, Radio> radios,
+                Map<Long, Hands.Person> people,
+                Map<Long, Hands.Opened> opened) {
+            this.club = club;
+            this.plan = plan;
+            this.radios = radios;
+            this.people = people;
+            this.opened = opened;
         }
-        int listens =
-                (content.listens() == null ? handed.at(Handed.Place.LISTENS).size() : content.listens().length)
-                        + places.size()
-                        - talks
-                        - notTheirs.size();
-        return new InHand(true, talks, listens, List.copyOf(notTheirs));
+
+        private InHand held(ReleaseStore.Content content, long party) {
+            if (content.release() == null) {
+                return InHand.UNKNOWN;
+            }
+            Hands.Person person = people.get(party);
+            Radio radio = radios.get(content.unit());
+            List<Object> key = List.of(content.load(), person, radio, plan, rulebooks.version(), LocalDate.now(clock));
+            InHand held = known.get(key);
+            if (held == null) {
+                held = judged(content, person, radio);
+                known.put(key, held);
+            }
+            return held;
+        }
+
+        private InHand judged(ReleaseStore.Content content, Hands.Person person, Radio radio) {
+            Hands.Opened release = opened.computeIfAbsent(content.release(), id -> hands.open(club, id));
+            Handed handed = hands.toOne(release, content.variant(), radio, person);
+            List<Integer> places = content.talks() == null ? talking(handed) : List.of(content.talks());
+            List<NotTheirs> notTheirs = new ArrayList<>();
+            int talks = 0;
+            for (int place : places) {
+                Handed.Entry entry = handed.entries().get(place);
+                Channel channel = handed.list().channels().get(place);
+                if (entry.place() == Handed.Place.NOT_THEIRS || entry.place() == Handed.Place.OUT) {
+                    notTheirs.add(new NotTheirs(channel.number(), channel.name(), entry.why(), entry.source()));
+                } else if (entry.place() == Handed.Place.TALKS) {
+                    talks++;
+                }
+            }
+            int listens =
+                    (content.listens() == null ? handed.at(Handed.Place.LISTENS).size() : content.listens().length)
+                            + places.size()
+                            - talks
+                            - notTheirs.size();
+            return new InHand(true, talks, listens, List.copyOf(notTheirs));
+        }
     }
 
     /** Of what was loaded before it was kept on what it talks: everything that the radio could have. */

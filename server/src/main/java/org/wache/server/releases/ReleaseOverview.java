@@ -49,9 +49,16 @@ public class ReleaseOverview {
      * @param released number of its newest release; 0 for none
      * @param missing what is in the way; nothing when it can go out
      * @param onlySignature whether only the second person's word is
+     * @param state of the list, as what is signed is told apart
      */
     public record Waiting(
-            long list, String name, int released, List<String> missing, boolean onlySignature, String lastChange) {}
+            long list,
+            String name,
+            int released,
+            List<String> missing,
+            boolean onlySignature,
+            String lastChange,
+            String state) {}
 
     /** Radios that have something other than the release in use of their list, or nothing although a release is for their model. */
     public record Behind(long listId, String list, State state, List<String> radios) {}
@@ -119,7 +126,8 @@ public class ReleaseOverview {
                 .toList();
     }
 
-    private List<Waiting> waiting(long account, long club) {
+    /** The lists on their way out of a group that the account may see. */
+    public List<Waiting> waiting(long account, long club) {
         List<Waiting> waiting = new ArrayList<>();
         for (ListTaking.OnTheWay list : lists.onTheWay(account, club)) {
             Optional<ReleaseStore.Head> newest = store.newest(list.list());
@@ -138,7 +146,8 @@ public class ReleaseOverview {
                         newest.map(ReleaseStore.Head::number).orElse(0),
                         brief.missing(),
                         brief.complete() && !brief.signed(),
-                        brief.lastChange()));
+                        brief.lastChange(),
+                        brief.state()));
             }
         }
         return waiting;

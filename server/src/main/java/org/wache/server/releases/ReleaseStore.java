@@ -239,14 +239,14 @@ class ReleaseStore {
                 .list();
     }
 
-    /** Someone of a group's roster with their licences of now. */
-    Optional<Carrier> person(long club, long party) {
+    /** People of a group's roster with their licences of now; who is no longer in it is not among them. */
+    List<Carrier> people(long club, List<Long> parties) {
         return jdbc.sql(
-                        "select '' as variant, id as party, name, licences::text as licences from party where club_id = :club and id = :party and not removed")
+                        "select '' as variant, id as party, name, licences::text as licences from party where club_id = :club and id = any(:parties) and not removed")
                 .param("club", club)
-                .param("party", party)
+                .param("parties", parties.toArray(Long[]::new))
                 .query(Carrier.class)
-                .optional();
+                .list();
     }
 
     /** The part of a release that someone of the roster carries; the variant before the list that it follows. */

@@ -67,21 +67,30 @@ class ReleaseWatch {
     List<Reason> reasons(ReleaseStore.Head head) {
         ReleaseStore.Standing standing = store.standingOf(head.club());
         LocalDate today = LocalDate.now(clock);
-        List<Object> key = List.of(
-                head.id(), standing.roster(), standing.overlay(), standing.radios(), rulebooks.version(), today);
+        List<ReleaseStore.Carrier> carriers = store.carriers(head.id());
+        List<Object> key =
+                List.of(head.id(), carriers, standing.overlay(), standing.radios(), rulebooks.version(), today);
         List<Reason> reasons = known.get(key);
         if (reasons == null) {
-            reasons = reasonsOf(head, standing, today);
+            reasons = reasonsOf(head, standing, carriers, today);
             known.put(key, reasons);
         }
         return reasons;
     }
 
     /** What cannot be held against today is worth a look: nobody knows whether it stands. */
-    private List<Reason> reasonsOf(ReleaseStore.Head head, ReleaseStore.Standing standing, LocalDate today) {
+    private List<Reason> reasonsOf(
+            ReleaseStore.Head head,
+            ReleaseStore.Standing standing,
+            List<ReleaseStore.Carrier> carriers,
+            LocalDate today) {
         try {
             return judged(
-                    head, ReleaseFile.read(store.body(head.id()).getBytes(StandardCharsets.UTF_8)), standing, today);
+                    head,
+                    ReleaseFile.read(store.body(head.id()).getBytes(StandardCharsets.UTF_8)),
+                    standing,
+                    carriers,
+                    today);
         } catch (FileProblem | RulebookProblem | IllegalArgumentException e) {
             return List.of(
                     new Reason(false, "", "", "", "It cannot be held against today: " + e.getMessage() + ".", ""));
@@ -89,9 +98,12 @@ class ReleaseWatch {
     }
 
     private List<Reason> judged(
-            ReleaseStore.Head head, ReleaseFile file, ReleaseStore.Standing standing, LocalDate today) {
+            ReleaseStore.Head head,
+            ReleaseFile file,
+            ReleaseStore.Standing standing,
+            List<ReleaseStore.Carrier> carriers,
+            LocalDate today) {
         Edition edition = rulebooks.of(file.rulebook()).on(today);
-        List<ReleaseStore.Carrier> carriers = store.carriers(head.id());
         List<Gate.Part> parts = new ArrayList<>();
         for (ReleaseFile.Part part : file.parts()) {
             ContextFile now = Today.of(part, standing.overlayRows(), carriers);
