@@ -6,10 +6,11 @@ import { Button } from '../ui/Button';
 import { moment } from '../ui/dates';
 import { Notice } from '../ui/Notice';
 import { PageHeader } from '../ui/PageHeader';
+import { Mail } from './Mail';
 import { SecondFactor } from './SecondFactor';
 import { TextField } from './TextField';
 
-/** One's own account: password, second factor, and where one is signed in. */
+/** One's own account: where one is signed in, second factor, what one is told by mail, password. */
 export function AccountPage() {
   const own = Server.useQuery('get', '/api/account');
   return (
@@ -25,6 +26,7 @@ export function AccountPage() {
           <>
             <OpenSessions sessions={own.data.sessions} />
             <SecondFactor on={own.data.secondFactor} paperCodes={own.data.paperCodes} />
+            <Mail />
             <Password />
           </>
         )}

@@ -58,8 +58,10 @@ export function Lists({ group, lists }: { group: number; lists: Summary[] }) {
   const here = lists.filter((list) => list.shelf === (archive ? 'archived' : 'in-use'));
   const archived = lists.filter((list) => list.shelf === 'archived').length;
   const found = arranged(here, sort, search);
-  // A list that is being named is in sight wherever it stands.
-  const shown = all ? found : found.filter(({ list }, i) => i < FIRST || list.id === naming);
+  // A list that is being named, or was just brought back, is in sight wherever it stands.
+  const shown = all
+    ? found
+    : found.filter(({ list }, i) => i < FIRST || list.id === naming || list.id === shelves.last);
   const nameOf = (id: number | null) => lists.find((list) => list.id === id)?.name;
   return (
     <section aria-label={archive ? 'The archive' : 'The lists'} className="flex flex-col gap-2">

@@ -25,6 +25,7 @@ const WORDS: Record<Shelf, string> = {
 export function useShelves() {
   const caughtUp = useCaughtUp();
   const [done, setDone] = useState<Moved>();
+  const [last, setLast] = useState<number>();
   const put = useMutation({
     mutationFn: ({ list, from, to }: Moved) =>
       data(
@@ -37,11 +38,14 @@ export function useShelves() {
     // Said at once: the pages catch up after it, and what is said next must not be overtaken by it.
     onSuccess: (_, moved) => {
       setDone(moved.undoes ? undefined : moved);
+      setLast(moved.list);
       void caughtUp();
     },
   });
   return {
     done,
+    /** The list that was moved last: what was just brought back must be seen. */
+    last,
     error: put.error,
     busy: put.isPending,
     move: (list: { id: number; name: string }, from: Shelf, to: Shelf) =>

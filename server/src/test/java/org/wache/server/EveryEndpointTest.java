@@ -105,7 +105,8 @@ class EveryEndpointTest {
             Map.entry(
                     "/measurements",
                     "{\"kind\":\"output-power\",\"mhz\":\"146.52\",\"narrow\":false,\"nominal\":\"5\",\"measured\":\"5\"}"),
-            Map.entry("/invitations", "{\"name\":\"Mine now\",\"role\":\"coordinator\",\"party\":null}"),
+            Map.entry(
+                    "/invitations", "{\"name\":\"Mine now\",\"role\":\"coordinator\",\"party\":null,\"mailTo\":null}"),
             Map.entry("/presence", "{\"page\":\"x\",\"entry\":null}"),
             Map.entry("/waivers", "{\"prints\":[\"x\"],\"reason\":\"Mine now\",\"until\":null}"),
             Map.entry("/signature", "{\"state\":\"x\",\"note\":\"\"}"),

@@ -71,6 +71,14 @@ public class AccountStore {
                 .list();
     }
 
+    /** What a group is called. */
+    String nameOf(long club) {
+        return jdbc.sql("select name from club where id = :club")
+                .param("club", club)
+                .query(String.class)
+                .single();
+    }
+
     private static Role role(ResultSet row) throws SQLException {
         return EnumWords.read(Role.class, row.getString("role"));
     }

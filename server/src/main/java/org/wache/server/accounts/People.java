@@ -18,6 +18,7 @@ import tools.jackson.databind.json.JsonMapper;
 class People {
 
     private static final Duration INVITATION = Duration.ofDays(14);
+    private static final int MAILED_A_DAY = 50;
     private static final Duration PASSWORD_LINK = Duration.ofDays(1);
     private static final JsonMapper JSON = Json.MAPPER;
 
@@ -29,6 +30,7 @@ class People {
     private final Tries tries;
     private final KnownBrowsers browsers;
     private final Logbook log;
+    private final InvitationPost post;
     private final Clock clock;
 
     People(
@@ -40,7 +42,9 @@ class People {
             Tries tries,
             KnownBrowsers browsers,
             Logbook log,
+            InvitationPost post,
             Clock clock) {
+        this.post = post;
         this.tries = tries;
         this.browsers = browsers;
         this.store = store;
@@ -59,9 +63,24 @@ class People {
     /** Makes a one-time link into a group; the token is told once. */
     @Transactional
     public String invite(long by, long club, Role role, Long party, String name) {
+        return invite(by, club, role, party, name, null);
+    }
+
+    /** As it is made for somebody who is written to; so many a day and group, so that nobody is flooded through it. */
+    @Transactional
+    public String inviteByMail(long by, long club, Role role, Long party, String name, String address) {
+        if (store.mailedSince(club, now().minusDays(1)) >= MAILED_A_DAY) {
+            throw new Refused(
+                    MAILED_A_DAY
+                            + " invitations were mailed from this group within a day, which is as many as may be. Leave the address empty and give the link yourself, or wait until tomorrow.");
+        }
+        return invite(by, club, role, party, name, post.address(address));
+    }
+
+    private String invite(long by, long club, Role role, Long party, String name, String mailedTo) {
         checked(role, party);
         String token = passwords.token();
-        long id = store.invite(club, role, party, name, Passwords.hashOf(token), by, now().plus(INVITATION))
+        long id = store.invite(club, role, party, name, Passwords.hashOf(token), by, now().plus(INVITATION), mailedTo)
                 .orElseThrow(() -> new Missing("Whom you chose from the roster"));
         log.add(by, club, Logbook.Deed.of(Logbook.Kind.PEOPLE, id, name, "invited as " + role.text()));
         return token;

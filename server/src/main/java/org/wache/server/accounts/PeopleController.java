@@ -8,6 +8,7 @@ import jakarta.validation.constraints.Size;
 import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -27,9 +28,13 @@ class PeopleController {
 
     private final People people;
     private final PeopleStore store;
+    private final AccountStore accounts;
+    private final InvitationPost post;
     private final Clock clock;
 
-    PeopleController(People people, PeopleStore store, Clock clock) {
+    PeopleController(People people, PeopleStore store, AccountStore accounts, InvitationPost post, Clock clock) {
+        this.accounts = accounts;
+        this.post = post;
         this.people = people;
         this.store = store;
         this.clock = clock;
@@ -58,12 +63,24 @@ class PeopleController {
             String by,
             OffsetDateTime expires) {}
 
-    /** Who is invited, as what. */
+    /** Who is invited, as what; with an address the link is mailed there too. */
     record Invite(
-            @OneLine @NotBlank @Size(max = 200) String name, @NotNull Role role, @Schema(nullable = true) Long party) {}
+            @OneLine @NotBlank @Size(max = 200) String name,
+            @NotNull Role role,
+            @Schema(nullable = true) Long party,
+            @Schema(nullable = true) @Size(max = 254) String mailTo) {}
 
     /** A token that is told once; the address is made of it. */
     record OneTimeLink(String token) {}
+
+    /**
+     * An invitation that was made.
+     *
+     * @param mailed the address to which it was mailed; null when it was not
+     * @param notMailed why it could not be mailed; null when it was, or when nobody wanted that
+     */
+    record MadeInvitation(
+            String token, @Schema(nullable = true) String mailed, @Schema(nullable = true) String notMailed) {}
 
     /** What someone is in a group. */
     record Part(@NotNull Role role, @Schema(nullable = true) Long party) {}
@@ -90,8 +107,16 @@ class PeopleController {
 
     @PostMapping("/api/groups/{group}/invitations")
     @ResponseStatus(HttpStatus.CREATED)
-    OneTimeLink invite(Account asking, @PathVariable long group, @Valid @RequestBody Invite invite) {
-        return new OneTimeLink(people.invite(asking.id(), group, invite.role(), invite.party(), invite.name()));
+    MadeInvitation invite(Account asking, @PathVariable long group, @Valid @RequestBody Invite invite) {
+        if (invite.mailTo() == null || invite.mailTo().isBlank()) {
+            return new MadeInvitation(
+                    people.invite(asking.id(), group, invite.role(), invite.party(), invite.name()), null, null);
+        }
+        String to = post.address(invite.mailTo());
+        String token = people.inviteByMail(asking.id(), group, invite.role(), invite.party(), invite.name(), to);
+        Optional<String> problem = post.send(new InvitationPost.Carried(
+                to, invite.name(), accounts.nameOf(group), asking.name(), invite.role(), token));
+        return new MadeInvitation(token, problem.isPresent() ? null : to, problem.orElse(null));
     }
 
     @DeleteMapping("/api/invitations/{invitation}")

@@ -119,11 +119,18 @@ class PeopleStore {
 
     /** Makes a link; nothing when the party is not of the group. */
     Optional<Long> invite(
-            long club, Role role, Long party, String name, String tokenHash, long by, OffsetDateTime expires) {
+            long club,
+            Role role,
+            Long party,
+            String name,
+            String tokenHash,
+            long by,
+            OffsetDateTime expires,
+            String mailedTo) {
         return jdbc.sql(
                         """
-            insert into invitation (club_id, role, party_id, name, token_hash, made_by, expires_at)
-            select :club, :role, :party, :name, :hash, :by, :expires
+            insert into invitation (club_id, role, party_id, name, token_hash, made_by, expires_at, mailed_to)
+            select :club, :role, :party, :name, :hash, :by, :expires, :mailed
             where :party::bigint is null or exists (select 1 from party where id = :party and club_id = :club and not removed)
             returning id
             """)
@@ -134,8 +141,19 @@ class PeopleStore {
                 .param("hash", tokenHash)
                 .param("by", by)
                 .param("expires", expires)
+                .param("mailed", mailedTo, java.sql.Types.VARCHAR)
                 .query(Long.class)
                 .optional();
+    }
+
+    /** How many invitations of a group were mailed since a moment. */
+    int mailedSince(long club, OffsetDateTime since) {
+        return jdbc.sql(
+                        "select count(*) from invitation where club_id = :club and mailed_to is not null and made_at > :since")
+                .param("club", club)
+                .param("since", since)
+                .query(Integer.class)
+                .single();
     }
 
     boolean withdraw(long invitation) {

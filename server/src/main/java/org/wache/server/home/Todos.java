@@ -2,7 +2,6 @@ package org.wache.server.home;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Objects;
 import org.springframework.stereotype.Component;
 import org.wache.audit.finding.Severity;
 import org.wache.server.access.Role;
@@ -67,7 +66,7 @@ class Todos {
             return new Todo(Severity.QUERY, list.name(), "is signed and can go out.", "Release it", gate);
         }
         if (list.onlySignature()) {
-            boolean own = Objects.equals(list.lastChange(), account.name());
+            boolean own = list.lastChangeBy() == account.id();
             return new Todo(
                     Severity.QUERY,
                     list.name(),

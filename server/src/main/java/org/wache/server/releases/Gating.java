@@ -136,6 +136,7 @@ public class Gating {
             boolean complete,
             boolean signed,
             String lastChange,
+            long lastChangeBy,
             boolean differs,
             String state) {}
 
@@ -153,6 +154,7 @@ public class Gating {
                     stand.complete(),
                     stand.signed().isPresent(),
                     stand.frozen().last().name(),
+                    stand.frozen().last().account(),
                     since(stand).map(each -> !each.isNothing()).orElse(false),
                     stand.state());
             briefs.put(key, known);

@@ -49,6 +49,7 @@ public class ReleaseOverview {
      * @param released number of its newest release; 0 for none
      * @param missing what is in the way; nothing when it can go out
      * @param onlySignature whether only the second person's word is
+     * @param lastChangeBy the account of whoever changed it last, and so may not sign
      * @param state of the list, as what is signed is told apart
      */
     public record Waiting(
@@ -58,6 +59,7 @@ public class ReleaseOverview {
             List<String> missing,
             boolean onlySignature,
             String lastChange,
+            long lastChangeBy,
             String state) {}
 
     /** Radios that have something other than the release in use of their list, or nothing although a release is for their model. */
@@ -147,6 +149,7 @@ public class ReleaseOverview {
                         brief.missing(),
                         brief.complete() && !brief.signed(),
                         brief.lastChange(),
+                        brief.lastChangeBy(),
                         brief.state()));
             }
         }
