@@ -1,11 +1,15 @@
 package org.wache.cli;
 
+import java.io.IOException;
+import java.io.OutputStream;
 import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Callable;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CompletionException;
 import org.wache.audit.Audit;
 import org.wache.audit.Auditor;
 import org.wache.audit.Verdict;
@@ -35,6 +39,8 @@ import picocli.CommandLine.Spec;
         description = "Holds a channel list against the rules. Exit status: 0 no channel on hold, 1 at least one, "
                 + "2 usage or a file that cannot be read.")
 final class AuditCommand implements Callable<Integer> {
+
+    private final OutputStream to;
 
     @Spec
     private CommandSpec spec;
@@ -68,11 +74,19 @@ final class AuditCommand implements Callable<Integer> {
                             + "2 no release.")
     private boolean verify;
 
+    /** Writes results as JSON to a stream: of a long list most of the time would go into passing it on in letters. */
+    AuditCommand(OutputStream to) {
+        this.to = to;
+    }
+
     @Override
     public Integer call() {
         if (verify) {
             return verified();
         }
+        // The list is read while the rulebook is: each takes about as long.
+        CompletableFuture<ChannelList> reading = CompletableFuture.supplyAsync(
+                () -> Input.parsed(file, bytes -> ListFiles.read(bytes, Input.name(file))));
         ContextFile given = contextFile == null ? ContextFile.EMPTY : Input.parsed(contextFile, ContextFile::read);
         LocalDate day = on != null ? Input.day(on) : given.on().orElseGet(LocalDate::now);
         Edition edition = Input.edition(
@@ -80,16 +94,37 @@ final class AuditCommand implements Callable<Integer> {
                         ? rulebook
                         : given.rulebook().orElseGet(() -> RulebookReader.ids().get(0)),
                 day);
-        ChannelList list = Input.parsed(file, bytes -> ListFiles.read(bytes, Input.name(file)));
-        Audit audit = auditor(given, day, edition).audit(list);
+        Audit audit = auditor(given, day, edition).audit(read(reading));
         PrintWriter out = spec.commandLine().getOut();
         if (json) {
-            AuditReport.write(audit, out);
+            write(audit);
         } else {
             TextReport.write(audit, out);
         }
         out.flush();
         return audit.counts().get(Verdict.HOLD) > 0 ? 1 : 0;
+    }
+
+    private static ChannelList read(CompletableFuture<ChannelList> reading) {
+        try {
+            return reading.join();
+        } catch (CompletionException e) {
+            if (e.getCause() instanceof RuntimeException problem) {
+                throw problem;
+            }
+            if (e.getCause() instanceof Error fault) {
+                throw fault;
+            }
+            throw e;
+        }
+    }
+
+    private void write(Audit audit) {
+        try {
+            AuditReport.write(audit, to);
+        } catch (IOException e) {
+            throw new Unusable("the result could not be written, and what is there is cut off: " + e.getMessage());
+        }
     }
 
     private int verified() {

@@ -2,9 +2,9 @@ package org.wache.cli;
 
 import java.io.FileDescriptor;
 import java.io.FileOutputStream;
+import java.io.OutputStream;
 import java.io.OutputStreamWriter;
 import java.io.PrintWriter;
-import java.io.Writer;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import picocli.CommandLine;
@@ -19,15 +19,13 @@ public final class Main {
 
     /** Runs a command and ends with its exit status. */
     public static void main(String[] arguments) {
-        Writer out = new OutputStreamWriter(
-                new FileOutputStream(FileDescriptor.out), StandardCharsets.UTF_8); // whatever the terminal is set to
         PrintWriter error = new PrintWriter(
                 new OutputStreamWriter(new FileOutputStream(FileDescriptor.err), StandardCharsets.UTF_8), true);
-        System.exit(run(new PrintWriter(out), error, arguments));
+        System.exit(run(new FileOutputStream(FileDescriptor.out), error, arguments));
     }
 
-    /** Runs a command, with what it says going where it is told, and returns its exit status. */
-    static int run(PrintWriter out, PrintWriter error, String... arguments) {
+    /** Runs a command, with what it says going where it is told, in UTF-8 whatever the terminal is set to, and returns its exit status. */
+    static int run(OutputStream to, PrintWriter error, String... arguments) {
         // the library for workbooks asks for a logger; nothing of it concerns who reads a table
         System.setProperty("log4j2.provider", "org.apache.logging.log4j.simple.internal.SimpleProvider");
         String named = arguments.length == 0 ? "" : arguments[0];
@@ -37,12 +35,18 @@ public final class Main {
                     case "paper" -> new PaperCommand();
                     case "reach" -> new ReachCommand();
                     case "plan" -> new PlanCommand();
-                    default -> new AuditCommand();
+                    default -> new AuditCommand(to);
                 };
         int skip = command instanceof AuditCommand && !named.equals("audit") ? 0 : 1;
-        return run(
+        PrintWriter out = new PrintWriter(new OutputStreamWriter(to, StandardCharsets.UTF_8));
+        int status = run(
                 new CommandLine(command).setOut(out).setErr(error),
                 Arrays.copyOfRange(arguments, skip, arguments.length));
+        if (out.checkError()) { // a full disk: half a result must not pass for a whole one
+            error.println("wache: what was to be said could not be written; what is there is cut off");
+            return UNUSABLE;
+        }
+        return status;
     }
 
     private static int run(CommandLine line, String... arguments) {

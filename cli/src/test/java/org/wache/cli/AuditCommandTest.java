@@ -3,6 +3,7 @@ package org.wache.cli;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
+import java.io.OutputStream;
 import java.io.PrintWriter;
 import java.io.StringWriter;
 import java.nio.charset.StandardCharsets;
@@ -16,6 +17,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.wache.audit.Audit;
 import org.wache.audit.Auditor;
 import org.wache.audit.rules.Register;
@@ -25,7 +27,6 @@ import org.wache.exchange.ReleaseContent;
 import org.wache.exchange.ReleaseWriter;
 import org.wache.rulebook.RulebookReader;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.json.JsonMapper;
 
 /** The command line as a script sees it: its exit status and its output; once more in a process of its own, where that could differ. */
 class AuditCommandTest {
@@ -34,19 +35,6 @@ class AuditCommandTest {
 
     @TempDir
     private Path folder;
-
-    private record Ran(int status, String out, String error) {
-        JsonNode json() {
-            return JsonMapper.builder().build().readTree(out);
-        }
-    }
-
-    private static Ran audit(String... arguments) {
-        StringWriter out = new StringWriter();
-        StringWriter error = new StringWriter();
-        int status = Main.run(new PrintWriter(out, true), new PrintWriter(error, true), arguments);
-        return new Ran(status, out.toString(), error.toString());
-    }
 
     /** The same as a process. */
     private Ran process(String... arguments) throws IOException, InterruptedException {
@@ -70,33 +58,33 @@ class AuditCommandTest {
     @Test
     void aCleanListEndsWithZeroAndAHeldOneWithOne() throws Exception {
         String clean = file("clean.csv", HEADER + "1,Levee,146.550,146.550,FM,,5,,,\n");
-        assertThat(audit(clean, "--as", "amateur:technician").status()).isZero();
-        assertThat(audit(clean).status()).isEqualTo(1);
-        assertThat(audit(clean).out()).contains("not-licensed");
+        assertThat(Ran.of(clean, "--as", "amateur:technician").status()).isZero();
+        assertThat(Ran.of(clean).status()).isEqualTo(1);
+        assertThat(Ran.of(clean).out()).contains("not-licensed");
     }
 
     /** What a shell sees is what was told within: status, output and the line of an error, none of them twice, in UTF-8. */
     @Test
     void aProcessOfItsOwnSaysTheSame() throws Exception {
         String held = file("held.csv", HEADER + "1,Bäche – süd,146.550,146.550,FM,,5,,,\n");
-        assertThat(process(held)).isEqualTo(audit(held));
+        assertThat(process(held)).isEqualTo(Ran.of(held));
         assertThat(process(held, "--as", "amateur:technician", "--json"))
-                .isEqualTo(audit(held, "--as", "amateur:technician", "--json"));
-        assertThat(process("nosuch.csv")).isEqualTo(audit("nosuch.csv"));
-        assertThat(process(held, "--nosuch")).isEqualTo(audit(held, "--nosuch"));
+                .isEqualTo(Ran.of(held, "--as", "amateur:technician", "--json"));
+        assertThat(process("nosuch.csv")).isEqualTo(Ran.of("nosuch.csv"));
+        assertThat(process(held, "--nosuch")).isEqualTo(Ran.of(held, "--nosuch"));
     }
 
     /** What is no list is told with what it is and what to do with it. */
     @Test
     void aFileOfAnotherKindIsTold() throws Exception {
-        assertUnusable(audit(folder.resolve("nosuch.csv").toString()), "there is no such file");
-        assertUnusable(audit(folder.toString()), "is a directory");
+        assertUnusable(Ran.of(folder.resolve("nosuch.csv").toString()), "there is no such file");
+        assertUnusable(Ran.of(folder.toString()), "is a directory");
         assertUnusable(
-                audit(file("table.csv", "Location,Freq\nRidge,146.94\n")),
+                Ran.of(file("table.csv", "Location,Freq\nRidge,146.94\n")),
                 "such as this one with the headings “Location, Freq”, is read in the browser");
-        assertUnusable(audit(file("book.xlsx", "PK\u0003\u0004rest")), "a spreadsheet or an archive, not a list");
+        assertUnusable(Ran.of(file("book.xlsx", "PK\u0003\u0004rest")), "a spreadsheet or an archive, not a list");
         assertUnusable(
-                audit(file("context.json", "{\"format\":\"wache-context/1\",\"holders\":[]}")),
+                Ran.of(file("context.json", "{\"format\":\"wache-context/1\",\"holders\":[]}")),
                 "goes behind --context");
     }
 
@@ -104,10 +92,10 @@ class AuditCommandTest {
     @Test
     void theExamplesOfTheReadmeRun() throws Exception {
         Path demo = Path.of("..", "demo");
-        assertThat(audit(demo.resolve("volunteers.csv").toString(), "--as", "amateur:technician")
+        assertThat(Ran.of(demo.resolve("volunteers.csv").toString(), "--as", "amateur:technician")
                         .status())
                 .isEqualTo(1);
-        Ran json = audit(
+        Ran json = Ran.of(
                 demo.resolve("households.csv").toString(),
                 "--as",
                 "amateur:general,gmrs",
@@ -115,19 +103,19 @@ class AuditCommandTest {
                 "2026-02-13",
                 "--json");
         assertThat(json.json().path("channels")).isNotEmpty();
-        assertThat(audit(
+        assertThat(Ran.of(
                                 demo.resolve("ferry-and-orchard.csv").toString(),
                                 "--context",
                                 demo.resolve("ferry-and-orchard.context.json").toString())
                         .error())
                 .isEmpty();
-        Ran release = audit("--verify", demo.resolve("river-release-1.json").toString());
+        Ran release = Ran.of("--verify", demo.resolve("river-release-1.json").toString());
         assertThat(release.status()).as(release.out() + release.error()).isZero();
     }
 
     @Test
     void aCureOfAnEntryIsToldOnce() throws Exception {
-        Ran ran = audit(
+        Ran ran = Ran.of(
                 file("twice.csv", HEADER + "1,GM,462.5625,462.5625,FM,,50,,,\n"),
                 "--as",
                 "amateur:technician",
@@ -146,7 +134,7 @@ class AuditCommandTest {
     void anotherRulebookHasItsOwnClassesAndEdges() throws Exception {
         String list =
                 file("abroad.csv", HEADER + "1,Edge,145.995,145.995,FM,,5,,,\n2,Calling,145.500,145.500,FM,,5,,,\n");
-        Ran ran = audit(list, "--rulebook", "uk", "--as", "amateur:foundation", "--json");
+        Ran ran = Ran.of(list, "--rulebook", "uk", "--as", "amateur:foundation", "--json");
         assertThat(ran.json().path("rulebook").path("id").asString()).isEqualTo("uk");
         assertThat(ran.json()
                         .path("channels")
@@ -158,7 +146,7 @@ class AuditCommandTest {
                 .isEqualTo("edge-overrun");
         assertThat(ran.json().path("channels").path(1).path("verdict").asString())
                 .isEqualTo("clear");
-        assertUnusable(audit(list, "--rulebook", "uk", "--as", "amateur:technician"), "foundation|intermediate|full");
+        assertUnusable(Ran.of(list, "--rulebook", "uk", "--as", "amateur:technician"), "foundation|intermediate|full");
     }
 
     /** Worked out on paper: 2 × 146.520 − 146.010 = 147.030; and each further product stands under the first. */
@@ -169,7 +157,7 @@ class AuditCommandTest {
                 HEADER
                         + "1,A,146.520,146.520,FM,,5,,,\n2,B,146.610,146.010,FM,,5,100.0,,\n3,V,147.030,147.630,FM,,5,88.5,,\n");
         String context = file("site.json", "{\"format\":\"wache-context/1\",\"houseRules\":{\"keyedTogether\":true}}");
-        JsonNode victim = audit(list, "--as", "amateur:technician", "--context", context, "--json")
+        JsonNode victim = Ran.of(list, "--as", "amateur:technician", "--context", context, "--json")
                 .json()
                 .path("channels")
                 .path(2);
@@ -182,7 +170,7 @@ class AuditCommandTest {
     @Test
     void theJsonResultIsAsPromised() throws Exception {
         String list = file("edge.csv", HEADER + "1,Edge,147.995,147.995,FM,,5,,,\n2,Weather,162.550,,NFM,,,,,\n");
-        Ran ran = audit(list, "--as", "amateur:technician", "--on", "2026-11-25", "--json");
+        Ran ran = Ran.of(list, "--as", "amateur:technician", "--on", "2026-11-25", "--json");
         JsonNode result = ran.json();
         assertThat(result.path("format").asString()).isEqualTo("wache-audit/1");
         assertThat(result.path("rulebook").path("edition").asString()).isEqualTo("2026-02-13");
@@ -207,9 +195,9 @@ class AuditCommandTest {
     @Test
     void theDayPicksTheEdition() throws Exception {
         String list = file("sixty.csv", HEADER + "1,Segment,5.354,5.354,USB,,5,,,\n");
-        assertThat(audit(list, "--as", "amateur:general", "--on", "2026-02-12").status())
+        assertThat(Ran.of(list, "--as", "amateur:general", "--on", "2026-02-12").status())
                 .isEqualTo(1);
-        assertThat(audit(list, "--as", "amateur:general", "--on", "2026-02-13").status())
+        assertThat(Ran.of(list, "--as", "amateur:general", "--on", "2026-02-13").status())
                 .isZero();
     }
 
@@ -228,7 +216,7 @@ class AuditCommandTest {
            "lines":[{"mhz":"451.8000","emission":"11K0F3E","outputW":5,"erpW":5,"units":20,
              "area":{"latitude":45.2,"longitude":-93.1,"radiusKm":40}}]},
            {"service":"amateur","class":"general","callSign":"KE9QRB","expires":"2026-12-20"}]}]}""");
-        JsonNode channels = audit(list, "--context", context, "--json").json().path("channels");
+        JsonNode channels = Ran.of(list, "--context", context, "--json").json().path("channels");
         assertThat(channels.path(0)
                         .path("holders")
                         .path(0)
@@ -243,7 +231,7 @@ class AuditCommandTest {
                 "far.json",
                 Files.readString(Path.of(context))
                         .replace("\"latitude\":45.2,\"longitude\":-93.1}", "\"latitude\":44.0,\"longitude\":-93.1}"));
-        JsonNode away = audit(list, "--context", far, "--json").json().path("channels");
+        JsonNode away = Ran.of(list, "--context", far, "--json").json().path("channels");
         // 1.2° of latitude is 133 km: the site lies outside the 40 km.
         assertThat(away.path(0).path("findings").path(0).path("message").asString())
                 .contains("is 133.");
@@ -258,25 +246,25 @@ class AuditCommandTest {
 
     @Test
     void whatCannotBeReadEndsWithTwoAndOneLineThatNamesThePlace() throws Exception {
-        assertUnusable(audit(folder.resolve("missing.csv").toString()), "missing.csv", "no such file");
+        assertUnusable(Ran.of(folder.resolve("missing.csv").toString()), "missing.csv", "no such file");
         assertUnusable(
-                audit(file("bad.csv", "rx_mhz,tx_mhz\n146,52,1,1\n")), "bad.csv: line 2, column 3", "decimal comma");
-        assertUnusable(audit(file("head.csv", "a,b\n1,2\n")), "head.csv: line 1, column 1", "rx_mhz");
-        assertUnusable(audit(file("bad.json", "{\"format\":\n ]")), "bad.json: line 2", "not JSON");
+                Ran.of(file("bad.csv", "rx_mhz,tx_mhz\n146,52,1,1\n")), "bad.csv: line 2, column 3", "decimal comma");
+        assertUnusable(Ran.of(file("head.csv", "a,b\n1,2\n")), "head.csv: line 1, column 1", "rx_mhz");
+        assertUnusable(Ran.of(file("bad.json", "{\"format\":\n ]")), "bad.json: line 2", "not JSON");
         String good = file("good.csv", "rx_mhz\n162.550\n");
-        assertUnusable(audit(good, "--as", "amateur:king"), "amateur:king", "technician");
-        assertUnusable(audit(good, "--on", "tomorrow"), "tomorrow", "2026-11-25");
-        assertUnusable(audit(good, "--rulebook", "moon"), "moon");
-        assertUnusable(audit(good, "--no-such-option"), "--no-such-option");
+        assertUnusable(Ran.of(good, "--as", "amateur:king"), "amateur:king", "technician");
+        assertUnusable(Ran.of(good, "--on", "tomorrow"), "tomorrow", "2026-11-25");
+        assertUnusable(Ran.of(good, "--rulebook", "moon"), "moon");
+        assertUnusable(Ran.of(good, "--no-such-option"), "--no-such-option");
         assertUnusable(
-                audit(
+                Ran.of(
                         good,
                         "--context",
                         file(
                                 "c.json",
                                 "{\"holders\":[{\"licences\":[{\"service\":\"amateur\",\"expires\":\"soon\"}]}]}")),
                 "holders[0].licences[0].expires");
-        assertUnusable(audit(), "FILE");
+        assertUnusable(Ran.of(), "FILE");
     }
 
     private static void assertUnusable(Ran ran, String... words) {
@@ -287,13 +275,13 @@ class AuditCommandTest {
 
     @Test
     void semicolonsTabsAndAByteOrderMarkAreFine() throws Exception {
-        assertThat(audit(file("a.csv", "\uFEFFname;rx_mhz;mode\nWeather;162.550;NFM\n"))
+        assertThat(Ran.of(file("a.csv", "\uFEFFname;rx_mhz;mode\nWeather;162.550;NFM\n"))
                         .status())
                 .isZero();
-        assertThat(audit(file("b.csv", "name\trx_mhz\tmode\nWeather\t162.550\tNFM\n"))
+        assertThat(Ran.of(file("b.csv", "name\trx_mhz\tmode\nWeather\t162.550\tNFM\n"))
                         .status())
                 .isZero();
-        assertThat(audit(file("c.json", "{\"format\":\"wache-list/1\",\"channels\":[{\"rxMhz\":\"162.550\"}]}"))
+        assertThat(Ran.of(file("c.json", "{\"format\":\"wache-list/1\",\"channels\":[{\"rxMhz\":\"162.550\"}]}"))
                         .status())
                 .isZero();
     }
@@ -322,7 +310,7 @@ class AuditCommandTest {
         String detroit = file(
                 "detroit.json",
                 "{\"site\":{\"latitude\":42.33,\"longitude\":-83.05},\"unitsInUse\":21," + holders + "}");
-        JsonNode there = audit(list, "--context", detroit, "--on", "2026-11-25", "--json")
+        JsonNode there = Ran.of(list, "--context", detroit, "--on", "2026-11-25", "--json")
                 .json();
         assertThat(told(there))
                 .containsExactly(
@@ -332,14 +320,14 @@ class AuditCommandTest {
                 .anySatisfy(
                         finding -> assertThat(finding.path("rule").asString()).isEqualTo("restricted-area"));
         String arizona = file("arizona.json", "{\"site\":{\"region\":\"AZ\"},\"unitsInUse\":20," + holders + "}");
-        assertThat(told(audit(list, "--context", arizona, "--on", "2026-11-25", "--json")
+        assertThat(told(Ran.of(list, "--context", arizona, "--on", "2026-11-25", "--json")
                         .json()))
                 .startsWith("hold power-over")
                 .element(3)
                 .asString()
                 .startsWith("hold outside-authorisation");
         String nowhere = file("nowhere.json", "{" + holders + "}");
-        assertThat(told(audit(list, "--context", nowhere, "--on", "2026-11-25", "--json")
+        assertThat(told(Ran.of(list, "--context", nowhere, "--on", "2026-11-25", "--json")
                         .json()))
                 .containsExactly(
                         "query place-unknown", "query restricted-area", "query local-warning", "query place-unknown");
@@ -353,7 +341,7 @@ class AuditCommandTest {
                 "{\"overlay\":[{\"mhz\":\"tea\"}]}",
                 "{\"unitsInUse\":\"many\"}",
                 "{\"holders\":[{\"licences\":[{\"service\":\"amateur\",\"class\":\"king\"}]}]}")) {
-            Ran ran = audit(list, "--context", file("bad.json", bad));
+            Ran ran = Ran.of(list, "--context", file("bad.json", bad));
             assertThat(ran.status()).as(bad).isEqualTo(2);
             assertThat(ran.error().strip().lines()).as(ran.error()).hasSize(1);
             assertThat(ran.out()).isEmpty();
@@ -389,13 +377,14 @@ class AuditCommandTest {
 
     @Test
     void aReleaseIsVerifiedFromItsFileAlone() throws Exception {
-        Ran good = audit("--verify", file("release.json", release()));
+        Ran good = Ran.of("--verify", file("release.json", release()));
         assertThat(good.status()).as(good.out()).isZero();
         assertThat(good.out()).contains("Levee, release 1 of Tern Valley", "It is as it was released.");
-        Ran changed = audit("--verify", "--json", file("changed.json", release().replace("146.550", "146.565")));
+        Ran changed =
+                Ran.of("--verify", "--json", file("changed.json", release().replace("146.550", "146.565")));
         assertThat(changed.status()).isEqualTo(1);
         assertThat(changed.json().path("good").asBoolean()).isFalse();
-        Ran none = audit("--verify", file("list.csv", HEADER + "1,Levee,146.550,146.550,FM,,5,,,\n"));
+        Ran none = Ran.of("--verify", file("list.csv", HEADER + "1,Levee,146.550,146.550,FM,,5,,,\n"));
         assertThat(none.status()).isEqualTo(2);
         assertThat(none.error()).contains("list.csv: line 1, column 1: not JSON");
     }
@@ -420,10 +409,30 @@ class AuditCommandTest {
             })
     void aContextOfAnotherShapeIsToldAndIsNoHold(String context, String told) throws Exception {
         String list = file("one.csv", HEADER + "1,Levee,146.550,146.550,FM,,5,,,\n");
-        Ran ran = audit(list, "--context", file("shape.json", context));
+        Ran ran = Ran.of(list, "--context", file("shape.json", context));
         assertThat(ran.status()).as(ran.error()).isEqualTo(2);
         assertThat(ran.error().lines()).hasSize(1);
         assertThat(ran.error()).contains("shape.json", told).doesNotContain("Exception", "at org.");
         assertThat(ran.out()).isEmpty();
+    }
+
+    /** Half a result must not pass for a whole one, whichever form it has. */
+    @ParameterizedTest
+    @ValueSource(strings = {"--json", "--on=2026-11-25"})
+    void whatCannotBeWrittenIsSaid(String how) throws IOException {
+        OutputStream full = new OutputStream() {
+            @Override
+            public void write(int each) throws IOException {
+                throw new IOException("No space left on device");
+            }
+        };
+        StringWriter error = new StringWriter();
+        assertThat(Main.run(
+                        full,
+                        new PrintWriter(error, true),
+                        file("list.csv", HEADER + "1,A,146.52,146.52,FM,,5,,,direct\n"),
+                        how))
+                .isEqualTo(2);
+        assertThat(error.toString()).contains("cut off").doesNotContain("fault of the program");
     }
 }

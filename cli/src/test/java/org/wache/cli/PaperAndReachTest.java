@@ -3,14 +3,11 @@ package org.wache.cli;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
-import java.io.PrintWriter;
-import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.json.JsonMapper;
 
 /** {@code paper} and {@code reach}: formats and exit statuses for scripts. */
 class PaperAndReachTest {
@@ -35,19 +32,6 @@ class PaperAndReachTest {
     @TempDir
     private Path folder;
 
-    private record Ran(int status, String out, String error) {
-        JsonNode json() {
-            return JsonMapper.builder().build().readTree(out);
-        }
-    }
-
-    private static Ran run(String... arguments) {
-        StringWriter out = new StringWriter();
-        StringWriter error = new StringWriter();
-        int status = Main.run(new PrintWriter(out, true), new PrintWriter(error, true), arguments);
-        return new Ran(status, out.toString(), error.toString());
-    }
-
     private String file(String name, String text) throws IOException {
         return Files.writeString(folder.resolve(name), text).toString();
     }
@@ -58,7 +42,7 @@ class PaperAndReachTest {
 
     @Test
     void aPaperHasItsStepsAndReasons() throws IOException {
-        Ran ran = run("paper", file("l.csv", LIST), "--model", demo("heron-h2"), "--json");
+        Ran ran = Ran.of("paper", file("l.csv", LIST), "--model", demo("heron-h2"), "--json");
         assertThat(ran.status()).as(ran.error()).isZero();
         JsonNode paper = ran.json();
         assertThat(paper.path("format").asString()).isEqualTo("wache-paper/1");
@@ -68,27 +52,27 @@ class PaperAndReachTest {
         assertThat(first.path("steps").path(0).path("what").asString()).isNotBlank();
         assertThat(first.path("steps").path(0).path("keys").isArray()).isTrue();
         assertThat(first.path("steps").path(0).has("shows")).isTrue();
-        Ran fixed = run("paper", file("l.csv", LIST), "--model", demo("plover-f2"), "--json");
+        Ran fixed = Ran.of("paper", file("l.csv", LIST), "--model", demo("plover-f2"), "--json");
         assertThat(fixed.status()).isEqualTo(1);
         assertThat(fixed.json().path("entries").path(0).path("reason").asString())
                 .contains("are fixed");
-        assertThat(run("paper", file("l.csv", LIST), "--model", demo("otter-m5"))
+        assertThat(Ran.of("paper", file("l.csv", LIST), "--model", demo("otter-m5"))
                         .out())
                 .contains("2 GMRS 16, into memory 2", "press");
     }
 
     @Test
     void whatIsNoModelIsTold() throws IOException {
-        Ran ran = run("paper", file("l.csv", LIST), "--model", file("m.json", "{\"format\":\"wache-radio/1\"}"));
+        Ran ran = Ran.of("paper", file("l.csv", LIST), "--model", file("m.json", "{\"format\":\"wache-radio/1\"}"));
         assertThat(ran.status()).isEqualTo(2);
         assertThat(ran.error()).contains("model should be");
-        assertThat(run("paper", file("l.csv", LIST)).status()).isEqualTo(2);
-        assertThat(run("reach", file("l.csv", LIST)).status()).isEqualTo(2);
+        assertThat(Ran.of("paper", file("l.csv", LIST)).status()).isEqualTo(2);
+        assertThat(Ran.of("reach", file("l.csv", LIST)).status()).isEqualTo(2);
     }
 
     @Test
     void whoIsAloneIsTheExitStatus() throws IOException {
-        Ran ran = run("reach", file("l.csv", LIST), "--context", file("c.json", CONTEXT), "--json");
+        Ran ran = Ran.of("reach", file("l.csv", LIST), "--context", file("c.json", CONTEXT), "--json");
         assertThat(ran.status()).as(ran.error()).isEqualTo(1);
         JsonNode reach = ran.json();
         assertThat(reach.path("format").asString()).isEqualTo("wache-reach/1");
@@ -101,7 +85,7 @@ class PaperAndReachTest {
                         "{\"service\":\"gmrs\"}]",
                         "{\"service\":\"gmrs\"},{\"service\":\"amateur\",\"class\":\"extra\"}]")
                 .replace("\"radios\":[\"Wren\"]", "\"radios\":[\"Wren\",\"Heron H2\"]");
-        Ran both = run("reach", file("l.csv", LIST), "--context", file("d.json", together), "--json");
+        Ran both = Ran.of("reach", file("l.csv", LIST), "--context", file("d.json", together), "--json");
         assertThat(both.status()).isZero();
         assertThat(both.json().path("links").path(0).path("entries").path(0).asString())
                 .isEqualTo("1");
@@ -109,7 +93,7 @@ class PaperAndReachTest {
 
     @Test
     void aRadioThatTheContextDoesNotHaveIsTold() throws IOException {
-        Ran ran = run(
+        Ran ran = Ran.of(
                 "reach", file("l.csv", LIST), "--context", file("c.json", CONTEXT.replace("[\"Wren\"]", "[\"Owl\"]")));
         assertThat(ran.status()).isEqualTo(2);
         assertThat(ran.error()).contains("radios[0] should be one of the models");
@@ -120,10 +104,10 @@ class PaperAndReachTest {
         String profile = file(
                 "p.json",
                 "{\"format\":\"wache-profile/1\",\"name\":\"River\",\"settings\":[{\"kind\":\"time-out\",\"value\":\"180\",\"why\":\"wedged\"}]}");
-        Ran ran = run("paper", file("l.csv", LIST), "--model", demo("heron-h2"), "--profile", profile, "--json");
+        Ran ran = Ran.of("paper", file("l.csv", LIST), "--model", demo("heron-h2"), "--profile", profile, "--json");
         assertThat(ran.json().path("settings").path(0).path("keys").path(0).asString())
                 .isEqualTo("PICK");
-        assertThat(run("paper", file("l.csv", LIST), "--model", demo("heron-h2"), "--profile", file("no.json", "{}"))
+        assertThat(Ran.of("paper", file("l.csv", LIST), "--model", demo("heron-h2"), "--profile", file("no.json", "{}"))
                         .status())
                 .isEqualTo(2);
     }
@@ -137,23 +121,23 @@ class PaperAndReachTest {
 
     @Test
     void aPlanIsAListThatIsReadBackAndAContradictionSaysItsDemands() throws IOException {
-        Ran plan = run("plan", file("d.json", demands("")), "--json");
+        Ran plan = Ran.of("plan", file("d.json", demands("")), "--json");
         assertThat(plan.status()).as(plan.error()).isZero();
         assertThat(plan.json().path("format").asString()).isEqualTo("wache-list/1");
         String list = file("plan.json", plan.out());
-        assertThat(run("audit", list, "--context", file("c.json", CONTEXT), "--json")
+        assertThat(Ran.of("audit", list, "--context", file("c.json", CONTEXT), "--json")
                         .json()
                         .path("format")
                         .asString())
                 .isEqualTo("wache-audit/1");
-        Ran not = run("plan", file("d.json", demands("\"mustTalk\":[[\"Net\",\"Levee\"]],")), "--json");
+        Ran not = Ran.of("plan", file("d.json", demands("\"mustTalk\":[[\"Net\",\"Levee\"]],")), "--json");
         assertThat(not.status()).isEqualTo(1);
         assertThat(not.json().path("format").asString()).isEqualTo("wache-contradiction/1");
         assertThat(not.json().path("demands").path(0).asString()).isEqualTo("Net and Levee must talk");
         assertThat(not.json().path("reasons")).isNotEmpty();
-        assertThat(run("plan", file("d.json", demands("\"services\":[\"taxi\"],")))
+        assertThat(Ran.of("plan", file("d.json", demands("\"services\":[\"taxi\"],")))
                         .error())
                 .contains("there is no service “taxi”");
-        assertThat(run("plan", file("d.json", "{}")).status()).isEqualTo(2);
+        assertThat(Ran.of("plan", file("d.json", "{}")).status()).isEqualTo(2);
     }
 }

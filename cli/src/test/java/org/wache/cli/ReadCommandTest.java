@@ -3,15 +3,12 @@ package org.wache.cli;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
-import java.io.PrintWriter;
-import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.wache.exchange.ListFiles;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.json.JsonMapper;
 
 /** {@code read}: tables and lines become a list, with an exit status and JSON for scripts. */
 class ReadCommandTest {
@@ -19,40 +16,27 @@ class ReadCommandTest {
     @TempDir
     private Path folder;
 
-    private record Ran(int status, String out, String error) {
-        JsonNode json() {
-            return JsonMapper.builder().build().readTree(out);
-        }
-    }
-
-    private static Ran run(String... arguments) {
-        StringWriter out = new StringWriter();
-        StringWriter error = new StringWriter();
-        int status = Main.run(new PrintWriter(out, true), new PrintWriter(error, true), arguments);
-        return new Ran(status, out.toString(), error.toString());
-    }
-
     private String file(String name, String text) throws IOException {
         return Files.writeString(folder.resolve(name), text).toString();
     }
 
     @Test
     void linesBecomeAListThatAuditReads() throws IOException {
-        Ran read = run("read", "--line", "146.94 - 100 Ridge", "frs 7");
+        Ran read = Ran.of("read", "--line", "146.94 - 100 Ridge", "frs 7");
         assertThat(read.status()).isZero();
         assertThat(read.error()).isEmpty();
         assertThat(ListFiles.read(read.out().getBytes(java.nio.charset.StandardCharsets.UTF_8), "x")
                         .channels())
                 .extracting(channel -> channel.name())
                 .containsExactly("Ridge", "FRS 7");
-        assertThat(run("audit", file("list.csv", read.out()), "--as", "amateur:technician")
+        assertThat(Ran.of("audit", file("list.csv", read.out()), "--as", "amateur:technician")
                         .status())
                 .isLessThan(2);
     }
 
     @Test
     void doubtsAreTold() {
-        Ran read = run("read", "--json", "--line", "frs 7 code 8", "445.925 dmr cc1 ts2 tg 3100", "hello");
+        Ran read = Ran.of("read", "--json", "--line", "frs 7 code 8", "445.925 dmr cc1 ts2 tg 3100", "hello");
         assertThat(read.status()).isEqualTo(1);
         JsonNode list = read.json();
         assertThat(list.path("format").asString()).isEqualTo("wache-list/1");
@@ -69,33 +53,34 @@ class ReadCommandTest {
     @Test
     void aTableIsReadAndRowsAsideAreNamed() throws IOException {
         String table = file("table.csv", "Name,Output,Offset,PL\n2 METERS,,,\nRidge,146.94,-,100\n");
-        Ran read = run("read", table);
+        Ran read = Ran.of("read", table);
         assertThat(read.status()).isEqualTo(1);
         assertThat(read.out()).contains("1,Ridge,146.940,146.340,FM,,,100.0");
         assertThat(read.error()).contains("row 2 “2 METERS").contains("no frequency in it");
-        assertThat(run("read", file("clean.csv", "Name,Output,Offset,PL\nRidge,146.94,-,100\n"))
+        assertThat(Ran.of("read", file("clean.csv", "Name,Output,Offset,PL\nRidge,146.94,-,100\n"))
                         .status())
                 .isZero();
     }
 
     @Test
     void nothingReadIsTwo() throws IOException {
-        assertThat(run("read", "--line", "hello").status()).isEqualTo(2);
-        assertThat(run("read", file("empty.csv", "")).status()).isEqualTo(2);
-        assertThat(run("read", folder.resolve("none.csv").toString()).status()).isEqualTo(2);
-        Ran without = run("read");
+        assertThat(Ran.of("read", "--line", "hello").status()).isEqualTo(2);
+        assertThat(Ran.of("read", file("empty.csv", "")).status()).isEqualTo(2);
+        assertThat(Ran.of("read", folder.resolve("none.csv").toString()).status())
+                .isEqualTo(2);
+        Ran without = Ran.of("read");
         assertThat(without.status()).isEqualTo(2);
         assertThat(without.error()).startsWith("wache read: ");
-        assertThat(run("read", file("words.csv", "a,b\nc,d\n"), "--line", "frs 7")
+        assertThat(Ran.of("read", file("words.csv", "a,b\nc,d\n"), "--line", "frs 7")
                         .status())
                 .isEqualTo(2);
     }
 
     @Test
     void anotherRulebookReadsItsOwnChannels() {
-        Ran read = run("read", "--rulebook", "uk", "--line", "145.500");
+        Ran read = Ran.of("read", "--rulebook", "uk", "--line", "145.500");
         assertThat(read.status()).isZero();
-        assertThat(run("read", "--rulebook", "atlantis", "--line", "145.500").status())
+        assertThat(Ran.of("read", "--rulebook", "atlantis", "--line", "145.500").status())
                 .isEqualTo(2);
     }
 }

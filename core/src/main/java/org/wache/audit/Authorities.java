@@ -53,6 +53,10 @@ final class Authorities {
     }
 
     private static String source(Room room, int licenceClass) {
+        String low = room.low().source(licenceClass);
+        if (low.equals(room.high().source(licenceClass)) && low.indexOf(',') < 0) {
+            return low;
+        }
         return Stream.of(room.low().source(licenceClass), room.high().source(licenceClass))
                 .flatMap(section -> Stream.of(section.split(", ")))
                 .distinct()

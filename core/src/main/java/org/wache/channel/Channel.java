@@ -42,23 +42,41 @@ public final class Channel {
     private final Optional<Span> occupied;
 
     private Channel(String[] texts, List<String> extras) {
+        this(texts, extras, null);
+    }
+
+    /** What depends on none of the texts that differ from those of an entry in which all was read is taken from there: cures are tried by the thousand. */
+    private Channel(String[] texts, List<String> extras, Channel read) {
         this.texts = texts;
         this.extras = extras;
         Reading reading = new Reading();
-        this.receive = reading.receive();
-        this.transmit = reading.frequency(Field.TX_MHZ);
-        this.mode = reading.mode();
-        this.emission = reading.emission(mode);
-        this.power = reading.power();
-        this.sends = reading.tone(Field.TX_TONE);
-        this.opensOn = reading.tone(Field.RX_TONE);
-        this.timeout = reading.timeout();
+        Same same = new Same(texts, read);
+        this.receive = same.in(Field.RX_MHZ) ? read.receive : reading.receive();
+        this.transmit = same.in(Field.TX_MHZ) ? read.transmit : reading.frequency(Field.TX_MHZ);
+        boolean sameMode = same.in(Field.MODE) && same.in(Field.EMISSION) && same.in(Field.TX_MHZ);
+        this.mode = sameMode ? read.mode : reading.mode();
+        this.emission = sameMode ? read.emission : reading.emission(mode);
+        this.power = same.in(Field.POWER_W) ? read.power : reading.power();
+        this.sends = same.in(Field.TX_TONE) ? read.sends : reading.tone(Field.TX_TONE);
+        this.opensOn = same.in(Field.RX_TONE) ? read.opensOn : reading.tone(Field.RX_TONE);
+        this.timeout = same.in(Field.TIMEOUT_S) ? read.timeout : reading.timeout();
         this.use = reading.use(receive, transmit);
         this.digital = reading.digital(mode);
         this.misreads = reading.found;
-        this.occupied = transmit.isPresent() && emission.isPresent()
-                ? span(transmit.get(), emission.get(), mode)
-                : Optional.empty();
+        this.occupied = sameMode
+                ? read.occupied
+                : transmit.isPresent() && emission.isPresent()
+                        ? span(transmit.get(), emission.get(), mode)
+                        : Optional.empty();
+    }
+
+    /** Which texts are those of an entry in which all was read. */
+    private record Same(String[] texts, Channel read) {
+        boolean in(Field field) {
+            return read != null
+                    && read.misreads.isEmpty()
+                    && read.texts[field.ordinal()].equals(texts[field.ordinal()]);
+        }
     }
 
     private static Optional<Span> span(Frequency dial, Emission emission, Optional<Mode> mode) {
@@ -95,7 +113,7 @@ public final class Channel {
     public Channel with(Map<Field, String> changes) {
         String[] copy = texts.clone();
         changes.forEach((field, text) -> copy[field.ordinal()] = text);
-        return new Channel(copy, extras);
+        return new Channel(copy, extras, this);
     }
 
     /** The text of a field as typed; empty when it is not given. */

@@ -1,11 +1,20 @@
 package org.wache.exchange;
 
-import java.io.StringWriter;
-import java.io.Writer;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.InterruptedIOException;
+import java.io.OutputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayDeque;
+import java.util.Deque;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.IntStream;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import org.wache.audit.Audit;
 import org.wache.audit.Authority;
 import org.wache.audit.EntryAudit;
@@ -14,10 +23,12 @@ import org.wache.audit.Verdict;
 import org.wache.audit.context.AuditContext;
 import org.wache.audit.cure.ProvedRemedy;
 import org.wache.audit.cure.Remedies;
+import org.wache.audit.finding.Finding;
 import org.wache.channel.Channel;
+import org.wache.licence.Holder;
+import org.wache.signal.Frequency;
 import tools.jackson.core.JsonGenerator;
-import tools.jackson.core.StreamWriteFeature;
-import tools.jackson.databind.JsonNode;
+import tools.jackson.core.util.MinimalPrettyPrinter;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -26,43 +37,80 @@ public final class AuditReport {
 
     private AuditReport() {}
 
-    /** So many entries are worked out at once and written before the next: a list of any length takes little room. */
-    private static final int AT_ONCE = 512;
-    /** From so many entries on, the processor's cores share the proving of cures. */
-    private static final int WORTH_SHARING = 64;
+    /** So many entries are worked out together, each such part by one of the processor's cores. */
+    private static final int PART = 64;
+    /** So many parts are worked out ahead of what is written, for each core: a list of any length takes little room. */
+    private static final int AHEAD = 4;
+
+    private static final String BETWEEN = ",\n";
 
     /** The whole result, cures proved. */
     public static String write(Audit audit) {
-        StringWriter text = new StringWriter();
-        write(audit, text);
-        return text.toString();
+        ByteArrayOutputStream text = new ByteArrayOutputStream();
+        try {
+            write(audit, text);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e); // memory takes everything
+        }
+        return text.toString(StandardCharsets.UTF_8);
     }
 
-    /** Writes the whole result, cures proved, as it is worked out. */
-    public static void write(Audit audit, Writer out) {
-        try (JsonGenerator json = JsonText.MAPPER
-                .writerWithDefaultPrettyPrinter()
-                .without(StreamWriteFeature.AUTO_CLOSE_TARGET)
-                .createGenerator(out)) {
-            json.writeStartObject();
-            for (Map.Entry<String, JsonNode> each : head(audit).properties()) {
-                json.writeName(each.getKey());
-                json.writeTree(each.getValue());
-            }
-            json.writeName("channels");
-            json.writeStartArray();
+    /**
+     * Writes the whole result in UTF-8, cures proved, as it is worked out: one entry to a line.
+     *
+     * @throws IOException when it cannot be written
+     */
+    public static void write(Audit audit, OutputStream out) throws IOException {
+        String head = JsonText.MAPPER.writeValueAsString(head(audit));
+        out.write((head.substring(0, head.length() - 1) + ",\n\"channels\":[\n").getBytes(StandardCharsets.UTF_8));
+        int cores = Runtime.getRuntime().availableProcessors();
+        ExecutorService workers = Executors.newFixedThreadPool(cores);
+        try {
+            Deque<Future<byte[]>> ahead = new ArrayDeque<>();
             int count = audit.entries().size();
-            for (int from = 0; from < count; from += AT_ONCE) {
-                IntStream positions = IntStream.range(from, Math.min(count, from + AT_ONCE));
-                List<ObjectNode> channels = (count < WORTH_SHARING ? positions : positions.parallel())
-                        .mapToObj(i -> channel(audit, i))
-                        .toList();
-                channels.forEach(json::writeTree);
+            boolean first = true;
+            for (int from = 0; from < count || !ahead.isEmpty(); from += PART) {
+                if (from < count) {
+                    int begin = from;
+                    ahead.add(workers.submit(() -> part(audit, begin, Math.min(count, begin + PART))));
+                }
+                if (ahead.size() > AHEAD * cores || from + PART >= count) {
+                    if (!first) {
+                        out.write(BETWEEN.getBytes(StandardCharsets.UTF_8));
+                    }
+                    first = false;
+                    out.write(done(ahead.remove()));
+                }
             }
-            json.writeEndArray();
-            json.writeEndObject();
-            json.writeRaw("\n");
+        } finally {
+            workers.shutdownNow();
         }
+        out.write("\n]}\n".getBytes(StandardCharsets.UTF_8));
+    }
+
+    private static byte[] done(Future<byte[]> part) throws IOException {
+        try {
+            return part.get();
+        } catch (ExecutionException e) {
+            if (e.getCause() instanceof RuntimeException problem) {
+                throw problem;
+            }
+            throw new IllegalStateException(e.getCause());
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new InterruptedIOException();
+        }
+    }
+
+    private static byte[] part(Audit audit, int from, int to) {
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        try (JsonGenerator json =
+                JsonText.MAPPER.writer().with(new MinimalPrettyPrinter(BETWEEN)).createGenerator(bytes)) {
+            for (int i = from; i < to; i++) {
+                channel(json, audit, i);
+            }
+        }
+        return bytes.toByteArray();
     }
 
     private static ObjectNode head(Audit audit) {
@@ -85,69 +133,107 @@ public final class AuditReport {
         return root;
     }
 
-    private static ObjectNode channel(Audit audit, int position) {
-        ObjectNode node = JsonText.MAPPER.createObjectNode();
+    private static void channel(JsonGenerator json, Audit audit, int position) {
         EntryAudit entry = audit.entry(position);
         Channel channel = entry.channel();
-        node.put("number", channel.number()).put("name", channel.name());
-        node.put("rxHz", channel.receive().map(f -> f.hertz()).orElse(null));
-        node.put("txHz", channel.transmit().map(f -> f.hertz()).orElse(null));
-        node.put("emission", channel.emission().map(Object::toString).orElse(null));
+        json.writeStartObject();
+        json.writeStringProperty("number", channel.number());
+        json.writeStringProperty("name", channel.name());
+        hertz(json, "rxHz", channel.receive());
+        hertz(json, "txHz", channel.transmit());
+        text(json, "emission", channel.emission().map(Object::toString));
         if (channel.occupied().isPresent()) {
-            node.putObject("occupied")
-                    .put("lowHz", channel.occupied().get().low())
-                    .put("highHz", channel.occupied().get().high());
+            json.writeObjectPropertyStart("occupied");
+            json.writeNumberProperty("lowHz", channel.occupied().get().low());
+            json.writeNumberProperty("highHz", channel.occupied().get().high());
+            json.writeEndObject();
         } else {
-            node.putNull("occupied");
+            json.writeNullProperty("occupied");
         }
-        node.put("verdict", entry.verdict().text());
-        ArrayNode holders = node.putArray("holders");
-        for (int h = 0; h < audit.auditor().context().holders().size(); h++) {
-            ObjectNode holder = holders.addObject()
-                    .put("name", audit.auditor().context().holders().get(h).name())
-                    .put("verdict", audit.judgement(position, h).verdict().text());
-            authority(holder, audit.authority(position, h));
+        json.writeStringProperty("verdict", entry.verdict().text());
+        json.writeArrayPropertyStart("holders");
+        List<Holder> holders = audit.auditor().context().holders();
+        for (int h = 0; h < holders.size(); h++) {
+            json.writeStartObject();
+            json.writeStringProperty("name", holders.get(h).name());
+            json.writeStringProperty(
+                    "verdict", audit.judgement(position, h).verdict().text());
+            authority(json, audit.authority(position, h));
+            json.writeEndObject();
         }
-        ArrayNode findings = node.putArray("findings");
+        json.writeEndArray();
+        json.writeArrayPropertyStart("findings");
         Remedies remedies = new Remedies(audit, position);
-        Told.of(audit.auditor(), entry).forEach(told -> finding(findings.addObject(), told, remedies));
-        return node;
+        for (Told told : Told.of(audit.auditor(), entry)) {
+            finding(json, told, remedies);
+        }
+        json.writeEndArray();
+        json.writeEndObject();
     }
 
-    private static void authority(ObjectNode holder, Optional<Authority> authority) {
+    private static void hertz(JsonGenerator json, String name, Optional<Frequency> frequency) {
+        if (frequency.isPresent()) {
+            json.writeNumberProperty(name, frequency.get().hertz());
+        } else {
+            json.writeNullProperty(name);
+        }
+    }
+
+    private static void text(JsonGenerator json, String name, Optional<String> text) {
+        if (text.isPresent()) {
+            json.writeStringProperty(name, text.get());
+        } else {
+            json.writeNullProperty(name);
+        }
+    }
+
+    private static void texts(JsonGenerator json, String name, List<String> texts) {
+        json.writeArrayPropertyStart(name);
+        texts.forEach(json::writeString);
+        json.writeEndArray();
+    }
+
+    private static void authority(JsonGenerator json, Optional<Authority> authority) {
         if (authority.isEmpty()) {
-            holder.putNull("authority");
+            json.writeNullProperty("authority");
             return;
         }
         Authority by = authority.get();
-        ObjectNode node = holder.putObject("authority").put("service", by.service());
-        by.licenceClass().ifPresent(name -> node.put("class", name));
-        node.put("segment", by.segment());
-        by.callSign().ifPresent(call -> node.put("callSign", call));
-        node.put("source", by.source());
+        json.writeObjectPropertyStart("authority");
+        json.writeStringProperty("service", by.service());
+        by.licenceClass().ifPresent(name -> json.writeStringProperty("class", name));
+        json.writeStringProperty("segment", by.segment());
+        by.callSign().ifPresent(call -> json.writeStringProperty("callSign", call));
+        json.writeStringProperty("source", by.source());
+        json.writeEndObject();
     }
 
-    private static void finding(ObjectNode node, Told told, Remedies remedies) {
-        node.put("rule", told.finding().slug().text());
-        node.put("severity", told.finding().holds() ? "hold" : "query");
-        ArrayNode holders = node.putArray("holders");
-        told.holders().forEach(holders::add);
-        node.put("radio", told.finding().radio().orElse(null));
-        node.put("service", told.finding().service().orElse(null));
-        node.put("message", told.finding().message());
-        node.put("working", told.finding().working().text());
-        node.put("source", told.finding().source());
-        ArrayNode cures = node.putArray("remedies");
-        for (ProvedRemedy remedy : remedies.of(told.finding())) {
-            ObjectNode cure = cures.addObject().put("label", remedy.change().label());
-            ObjectNode changes = cure.putObject("changes");
-            remedy.change().fields().forEach((field, text) -> changes.put(field.key(), text));
-            cure.put("verdictAfter", remedy.verdictAfter().text());
+    private static void finding(JsonGenerator json, Told told, Remedies remedies) {
+        Finding finding = told.finding();
+        json.writeStartObject();
+        json.writeStringProperty("rule", finding.slug().text());
+        json.writeStringProperty("severity", finding.holds() ? "hold" : "query");
+        texts(json, "holders", told.holders());
+        text(json, "radio", finding.radio());
+        text(json, "service", finding.service());
+        json.writeStringProperty("message", finding.message());
+        json.writeStringProperty("working", finding.working().text());
+        json.writeStringProperty("source", finding.source());
+        json.writeArrayPropertyStart("remedies");
+        for (ProvedRemedy remedy : remedies.of(finding)) {
+            json.writeStartObject();
+            json.writeStringProperty("label", remedy.change().label());
+            json.writeObjectPropertyStart("changes");
+            remedy.change().fields().forEach((field, text) -> json.writeStringProperty(field.key(), text));
+            json.writeEndObject();
+            json.writeStringProperty("verdictAfter", remedy.verdictAfter().text());
             if (!remedy.stillHeld().isEmpty()) {
-                remedy.stillHeld().forEach(cure.putArray("stillHeld")::add);
+                texts(json, "stillHeld", remedy.stillHeld());
             }
+            json.writeEndObject();
         }
-        ArrayNode advice = node.putArray("advice");
-        told.finding().advice().forEach(advice::add);
+        json.writeEndArray();
+        texts(json, "advice", finding.advice());
+        json.writeEndObject();
     }
 }

@@ -19,6 +19,9 @@ public final class Edition {
     private final double frequencyErrorPpm;
     private final List<Service> services;
     private final List<Service>[] combinations;
+    /** What was asked for last, by frequency: the cures of an entry are tried on the same few over and over. */
+    private final Known[] known = new Known[1 << KNOWN_BITS];
+
     private final List<Allocation> allAllocations;
     private final SpanIndex<Allocation> allocations;
     private final String allocationSource;
@@ -32,6 +35,10 @@ public final class Edition {
     private final Stations stations;
     private final Country country;
     private final List<String> additions;
+
+    private static final int KNOWN_BITS = 10;
+
+    private record Known(long hertz, List<Service> services) {}
 
     /** What holds for stations: the country's limits of exposure, and what is known everywhere. */
     record Stations(ExposureLimits exposure, StationData data) {}
@@ -187,6 +194,16 @@ public final class Edition {
      * channels do not count.
      */
     public List<Service> servicesAt(Frequency frequency) {
+        int slot = (int) (frequency.hertz() * 0x9E3779B97F4A7C15L >>> Long.SIZE - KNOWN_BITS);
+        Known last = known[slot];
+        if (last == null || last.hertz() != frequency.hertz()) {
+            last = new Known(frequency.hertz(), workedOut(frequency));
+            known[slot] = last; // a race works the same out twice
+        }
+        return last.services();
+    }
+
+    private List<Service> workedOut(Frequency frequency) {
         int exact = 0;
         int near = 0;
         boolean onChannel = false;
@@ -200,18 +217,18 @@ public final class Edition {
             }
         }
         int found = onChannel ? exact : exact | near;
-        List<Service> known = combinations[found];
-        if (known == null) {
+        List<Service> combined = combinations[found];
+        if (combined == null) {
             List<Service> all = new ArrayList<>();
             for (int i = 0; i < services.size(); i++) {
                 if ((found >> i & 1) != 0) {
                     all.add(services.get(i));
                 }
             }
-            known = List.copyOf(all);
-            combinations[found] = known; // a race makes the same value twice
+            combined = List.copyOf(all);
+            combinations[found] = combined; // a race makes the same value twice
         }
-        return known;
+        return combined;
     }
 
     /** The service that the band plan is for: the one with bands and classes, where the country has one. */

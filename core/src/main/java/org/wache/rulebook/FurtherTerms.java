@@ -1,5 +1,6 @@
 package org.wache.rulebook;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -43,11 +44,14 @@ public record FurtherTerms(
 
     /** The conditions that hold for a frequency and contents, in the order of the file. */
     public List<Condition> conditions(Frequency frequency, int contents) {
-        return conditions.isEmpty()
-                ? conditions
-                : conditions.stream()
-                        .filter(each -> each.span().contains(frequency) && (each.contents() & contents) != 0)
-                        .toList();
+        List<Condition> found = List.of(); // asked for every trial of a cure, and nearly always none
+        for (Condition each : conditions) {
+            if (each.span().contains(frequency) && (each.contents() & contents) != 0) {
+                found = found.isEmpty() ? new ArrayList<>() : found;
+                found.add(each);
+            }
+        }
+        return found;
     }
 
     /** The limit of height for a frequency. */

@@ -55,6 +55,10 @@ public record Watts(double value) {
 
     /** The number without needless zeros, at most three figures after the point: {@code 5}, {@code 0.5}, {@code 9.15}. */
     public String number() {
+        long whole = (long) value;
+        if (whole == value) {
+            return Long.toString(whole);
+        }
         String text = String.format(Locale.ROOT, value < 10 ? "%.3f" : value < 100 ? "%.2f" : "%.1f", value);
         int end = text.length();
         while (text.charAt(end - 1) == '0') {

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.concurrent.ConcurrentHashMap;
 import org.wache.channel.Channel;
 import org.wache.rulebook.Nearness;
 import org.wache.signal.Span;
@@ -31,6 +32,8 @@ public final class SiteStudy {
     /** What the audio adds to each side of a product, hertz: the highest frequency of telephony, 47 CFR 2.202(g). */
     public static final long AUDIO = 3_000;
 
+    private static final int MOST_KNOWN = 10_000;
+
     private final List<Channel> channels;
     private final List<Integer> positions;
     private final List<Nearness> nearness;
@@ -44,6 +47,7 @@ public final class SiteStudy {
     private final long widest;
     private final long widestDeviation;
     private final List<SumTable> sums;
+    private final Map<Heard, Findings> known = new ConcurrentHashMap<>();
 
     /**
      * @param channels all entries of the list
@@ -160,8 +164,18 @@ public final class SiteStudy {
 
     /** What would reach an entry if it were this: its own transmitter does not count, so the others' stay as they are. */
     public Findings at(int entry, Channel changed) {
-        return changed.receive().isEmpty() ? Findings.NONE : at(Receiver.of(entry, changed), changed.occupied());
+        if (changed.receive().isEmpty()) {
+            return Findings.NONE;
+        }
+        if (known.size() > MOST_KNOWN) {
+            known.clear(); // cures are proved entry by entry: what is asked again was asked a moment ago
+        }
+        return known.computeIfAbsent(
+                new Heard(Receiver.of(entry, changed), changed.occupied()), what -> at(what.receiver(), what.sent()));
     }
+
+    /** What decides what reaches an entry: most cures that are tried leave it as it is. */
+    private record Heard(Receiver receiver, Optional<Span> sent) {}
 
     /** What would reach a receiver; one below 0 has no transmitter of its own. */
     public Findings at(Receiver receiver) {

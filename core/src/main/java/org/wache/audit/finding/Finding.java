@@ -19,6 +19,7 @@ public final class Finding {
     private String format = "";
     private Object[] arguments = NO_ARGUMENTS;
     private Supplier<String> lateMessage;
+    private String madeMessage; // a race makes the same text twice
     private Supplier<Sum> working = () -> Sum.NONE;
     private String source = "";
     private Supplier<List<Change>> cures = List::of;
@@ -119,10 +120,14 @@ public final class Finding {
 
     /** The message. */
     public String message() {
-        if (lateMessage != null) {
-            return lateMessage.get();
+        String made = madeMessage;
+        if (made == null) {
+            made = lateMessage != null
+                    ? lateMessage.get()
+                    : arguments.length == 0 ? format : String.format(Locale.ROOT, format, arguments);
+            madeMessage = made;
         }
-        return arguments.length == 0 ? format : String.format(Locale.ROOT, format, arguments);
+        return made;
     }
 
     /** The arithmetic; may have no lines. */

@@ -88,27 +88,35 @@ class RadioContents implements Contents {
             if (release.isEmpty()) {
                 continue;
             }
+            Map<List<Object>, Optional<String>> alike = new HashMap<>(); // radios that transmit alike refuse alike
             for (Fleet.Unit unit : units) {
                 Radio radio = unit.radio();
                 if (radio.inhibited()
                         || !release.get().models().contains(radio.model().name())) {
                     continue;
                 }
-                List<String> refused = release.get().talks().stream()
-                        .filter(frequency -> !radio.keys(frequency) && !radio.isOff(frequency))
-                        .map(Frequency::megahertz)
-                        .distinct()
-                        .toList();
-                if (!refused.isEmpty()) {
-                    all.computeIfAbsent(unit.id(), any -> new ArrayList<>())
-                            .add("Of " + head.name() + ", release " + head.number() + ", it refuses to key "
-                                    + String.join(", ", refused.subList(0, Math.min(NAMED, refused.size())))
-                                    + (refused.size() > NAMED ? " and " + (refused.size() - NAMED) + " more" : "")
-                                    + " MHz.");
-                }
+                alike.computeIfAbsent(
+                                List.of(radio.transmits(), radio.off()),
+                                any -> refused(head, release.get().talks(), radio))
+                        .ifPresent(words -> all.computeIfAbsent(unit.id(), any -> new ArrayList<>())
+                                .add(words));
             }
         }
         return all;
+    }
+
+    private static Optional<String> refused(ReleaseStore.Head head, List<Frequency> talks, Radio radio) {
+        List<String> refused = talks.stream()
+                .filter(frequency -> !radio.keys(frequency) && !radio.isOff(frequency))
+                .map(Frequency::megahertz)
+                .distinct()
+                .toList();
+        return refused.isEmpty()
+                ? Optional.empty()
+                : Optional.of("Of " + head.name() + ", release " + head.number() + ", it refuses to key "
+                        + String.join(", ", refused.subList(0, Math.min(NAMED, refused.size())))
+                        + (refused.size() > NAMED ? " and " + (refused.size() - NAMED) + " more" : "")
+                        + " MHz.");
     }
 
     /** What is asked again and again of a release that is in use. */

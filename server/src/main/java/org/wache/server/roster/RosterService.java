@@ -44,12 +44,17 @@ public class RosterService {
         if (!accounts.isMember(account, club)) {
             throw new Missing("The group");
         }
-        return store.parties(account, club).stream().map(this::party).toList();
+        Edition edition = edition(club); // once for all: a roster may have thousands
+        return store.parties(account, club).stream()
+                .map(each -> party(each, edition))
+                .toList();
     }
 
     /** One of the roster. */
     public Party party(long account, long id) {
-        return store.party(account, id).map(this::party).orElseThrow(() -> new Missing("The entry of the roster"));
+        return store.party(account, id)
+                .map(each -> party(each, edition(each.clubId())))
+                .orElseThrow(() -> new Missing("The entry of the roster"));
     }
 
     /** Makes sure that the account is in the group. */
@@ -66,8 +71,7 @@ public class RosterService {
                 .orElseThrow(() -> new Missing("The entry of the roster"));
     }
 
-    private Party party(RosterStore.Stored stored) {
-        Edition edition = edition(stored.clubId());
+    private Party party(RosterStore.Stored stored, Edition edition) {
         List<CarriedLicence> licences = PapersJson.licences(JSON.readTree(stored.licences()));
         return new Party(
                 stored.id(),
