@@ -85,7 +85,7 @@ function Chosen({ chosen }: { chosen: Schemas['MailChosen'] }) {
           end.
         </p>
       )}
-      <Address asked={chosen.asked} first={!chosen.address} />
+      <Address asked={chosen.asked} first={!chosen.address && !chosen.asked} />
       {(choose.error ?? forget.error) && <Notice message={(choose.error ?? forget.error)!.message} />}
     </div>
   );
